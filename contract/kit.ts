@@ -1,0 +1,64 @@
+import { z } from 'zod';
+import { guidances, type Foot } from '../core/kit/foot';
+import { machineKinds, type Machine } from '../core/kit/machine';
+import { intervalMm, stepMm, within } from './number';
+
+/** A machine as the sums take it. */
+export const machine = z
+  .strictObject({
+    kind: z.enum(machineKinds),
+    maxWidthMm: within(0, 20, ' mm'),
+    widthStepMm: stepMm,
+    maxLengthMm: within(0.1, 20, ' mm'),
+    lengthStepMm: stepMm,
+    needleRangeMm: z
+      .tuple([within(-20, 20, ' mm'), within(-20, 20, ' mm')])
+      .refine(([left, right]) => left <= right, {
+        error: 'The first number must not be more than the second.',
+      }),
+    needleStepMm: stepMm,
+    plateHoleMm: intervalMm.nullish(),
+  })
+  .refine((it) => it.lengthStepMm <= it.maxLengthMm, {
+    path: ['lengthStepMm'],
+    error: 'The step must not be more than the longest stitch.',
+  }) satisfies z.ZodType<Machine>;
+
+const guide = z.union(
+  [
+    z.strictObject({ atMm: within(-60, 60, ' mm') }),
+    z.strictObject({ rangeMm: intervalMm, stepMm: stepMm.optional() }),
+  ],
+  { error: 'A guide is {"atMm":x} or {"rangeMm":[left,right],"stepMm":0.25}, left before right.' },
+);
+
+/** A foot as the sums take it. */
+export const foot = z.strictObject({
+  slotMm: intervalMm,
+  guidance: z.enum(guidances),
+  guide,
+}) satisfies z.ZodType<Foot>;
+
+const name = (what: string) =>
+  z.string().trim().min(1, `Give the ${what} a name.`).max(120, 'At most 120 characters.');
+
+/** A machine in the drawer. */
+export const machineDraft = z.strictObject({
+  name: name('machine'),
+  specs: machine,
+  note: z.string().max(2000),
+});
+export type MachineDraft = z.infer<typeof machineDraft>;
+
+/** A foot in the drawer, with the outline that its drawing needs. */
+export const footDraft = z.strictObject({
+  name: name('foot'),
+  specs: foot,
+  soleMm: z.strictObject({
+    widthMm: within(4, 60, ' mm'),
+    toeMm: within(2, 60, ' mm'),
+    heelMm: within(2, 60, ' mm'),
+  }),
+  note: z.string().max(2000),
+});
+export type FootDraft = z.infer<typeof footDraft>;

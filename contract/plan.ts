@@ -1,0 +1,105 @@
+import { z } from 'zod';
+import { anchors, patterns } from '../core/stitch/stitch';
+import type { SewingPlan } from '../core/finish/finish';
+import type { DialSettings } from '../core/kit/dial-steps';
+import { clothProperties } from './cloth';
+import { foot, machine } from './kit';
+import { within } from './number';
+
+/** Lengths of a fold request are checked against the finish's own rules; here only for sense. */
+const foldLength = within(-10000, 10000, ' mm').nullish();
+
+/** What is wanted of the folds. */
+export const foldWish = z.strictObject({
+  variant: z.string(),
+  depthMm: foldLength,
+  extensionMm: foldLength,
+  turnMm: foldLength,
+  channelMm: foldLength,
+  seamAllowanceMm: foldLength,
+  secondPassMm: foldLength,
+  shortenMm: foldLength,
+  coreMm: foldLength,
+  statedStripMm: foldLength,
+});
+export type FoldWishBody = z.infer<typeof foldWish>;
+
+export const stitch = z.strictObject({
+  pattern: z.enum(patterns),
+  anchor: z.enum(anchors),
+  runStitches: z.int('A whole number of stitches is needed.').min(1).max(40).default(5),
+  mirror: z.boolean().optional(),
+});
+
+export const faultWeights = z
+  .strictObject({ below: within(0, 100), above: within(0, 100) })
+  .refine(({ below, above }) => below + above > 0, {
+    error: 'At least one kind of fault must matter.',
+  });
+
+export const needleSize = within(40, 140);
+export const pickMm = within(0, 10, ' mm');
+
+/** Where the dials stand. */
+export const dialSettings = z.strictObject({
+  widthMm: within(0, 20, ' mm'),
+  lengthMm: within(0.05, 20, ' mm'),
+  needlePositionMm: within(-20, 20, ' mm'),
+  guideMm: within(-60, 60, ' mm'),
+}) satisfies z.ZodType<DialSettings>;
+
+export const edgeLengthMm = within(10, 100_000, ' mm');
+export const minRadiusMm = within(1, 100_000, ' mm').nullable();
+
+const planFields = {
+  cloth: clothProperties,
+  edge: z.strictObject({ lengthMm: edgeLengthMm, minRadiusMm: minRadiusMm.default(null) }),
+  fold: foldWish,
+  machine,
+  foot,
+  stitch,
+  needleSize: needleSize.default(80),
+  pickMm: pickMm.default(1),
+  faultWeights: faultWeights.default({ below: 1, above: 1 }),
+  skill: within(0.05, 20).default(1),
+};
+
+/** A whole set-up, as a sample remembers it. */
+export const sewingPlan = z.strictObject(planFields) satisfies z.ZodType<SewingPlan, unknown>;
+
+/** `/api/compute/folds`: the finish, its wish and its cloth side by side. */
+export const foldsRequest = z.strictObject({
+  finish: z.string(),
+  ...foldWish.shape,
+  cloth: clothProperties,
+});
+
+/** `/api/compute/settings`. */
+export const settingsRequest = z.strictObject({ finish: z.string(), ...planFields });
+
+const count = (what: string) =>
+  z.int(`A whole number of ${what} is needed.`).min(0, 'It cannot be negative.').max(100_000);
+
+/** What was counted on a sample. */
+export const counted = z
+  .strictObject({
+    check: z.string(),
+    n: count('stitches').min(1, 'Count at least one.'),
+    short: count('stitches'),
+    over: count('stitches'),
+  })
+  .refine(({ n, short, over }) => short + over <= n, {
+    path: ['short'],
+    error: ({ input }) => {
+      const { n, short, over } = input as { n: number; short: number; over: number };
+      return `${short} short and ${over} over are more than the ${n} that were counted.`;
+    },
+  });
+export type Counted = z.infer<typeof counted>;
+
+/** `/api/compute/learn`. */
+export const learnRequest = settingsRequest.extend({
+  samples: z
+    .array(z.strictObject({ settings: dialSettings, ...counted.shape }))
+    .max(2000, 'At most 2000 samples at once.'),
+});

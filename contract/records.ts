@@ -1,0 +1,109 @@
+import { z } from 'zod';
+import { lengthUnits } from '../core/measure/unit';
+import { clothDraft, clothProperties } from './cloth';
+import { footDraft, machineDraft } from './kit';
+import {
+  counted,
+  dialSettings,
+  edgeLengthMm,
+  faultWeights,
+  foldWish,
+  minRadiusMm,
+  needleSize,
+  pickMm,
+  sewingPlan,
+  stitch,
+} from './plan';
+
+const id = z.string().min(1).max(64);
+const text = (most: number) => z.string().max(most, `At most ${most} characters.`);
+const title = (what: string) =>
+  z.string().trim().min(1, `Give the ${what} a name.`).max(120, 'At most 120 characters.');
+
+/** What every stored record carries: `version` rises with each write. */
+const stored = { id, version: z.int(), createdAt: z.string(), updatedAt: z.string() };
+
+export const cloth = z.object({
+  ...stored,
+  ...clothDraft.shape,
+  /** Derived from the tests by the server; never written. */
+  properties: clothProperties,
+});
+export type ClothRecord = z.infer<typeof cloth>;
+
+export const machineRecord = z.object({ ...stored, ...machineDraft.shape });
+export type MachineRecord = z.infer<typeof machineRecord>;
+
+export const footRecord = z.object({ ...stored, ...footDraft.shape });
+export type FootRecord = z.infer<typeof footRecord>;
+
+export const projectDraft = z.strictObject({ name: title('project'), note: text(2000) });
+export const project = z.object({ ...stored, ...projectDraft.shape });
+export type ProjectRecord = z.infer<typeof project>;
+
+export const edgeShapes = ['straight', 'tube'] as const;
+export const edgeDraft = z.strictObject({
+  projectId: id,
+  name: title('edge'),
+  /** What it is on: a skirt, a sleeve, a curtain. */
+  on: text(120),
+  clothId: id,
+  shape: z.enum(edgeShapes),
+  lengthMm: edgeLengthMm,
+  minRadiusMm,
+});
+export type EdgeDraft = z.infer<typeof edgeDraft>;
+export const edge = z.object({ ...stored, ...edgeDraft.shape });
+export type EdgeRecord = z.infer<typeof edge>;
+
+export const planDraft = z.strictObject({
+  edgeId: id,
+  finish: z.string(),
+  fold: foldWish,
+  machineId: id,
+  footId: id,
+  stitch,
+  needleSize,
+  pickMm,
+  faultWeights,
+  /** Null follows the solved setting; otherwise where the person put the dials. */
+  settings: dialSettings.nullable(),
+  /** The attempt whose setting was kept for the real edge. */
+  keptAttemptId: id.nullable(),
+});
+export type PlanDraft = z.infer<typeof planDraft>;
+export const plan = z.object({ ...stored, ...planDraft.shape });
+export type PlanRecord = z.infer<typeof plan>;
+
+export const attemptDraft = z.strictObject({
+  /** Given by the client, so that sending twice records once. */
+  id: z.uuid('An attempt’s id is a UUID.').optional(),
+  planId: id,
+  settings: dialSettings,
+  counts: z.array(counted).min(1, 'Count at least one kind of stitch.').max(10),
+  note: text(2000),
+});
+export type AttemptDraft = z.infer<typeof attemptDraft>;
+export const attempt = z.object({
+  ...stored,
+  ...attemptDraft.shape,
+  id,
+  /** 1 for the first of its plan. */
+  number: z.int(),
+  /** The set-up as it was when the sample was sewn, with the names then in use. */
+  setUp: sewingPlan,
+  names: z.object({ cloth: z.string(), machine: z.string(), foot: z.string() }),
+});
+export type AttemptRecord = z.infer<typeof attempt>;
+
+export const inchRoundings = ['1/8', '1/16', '1/32'] as const;
+export const preferencesDraft = z.strictObject({
+  unit: z.enum(lengthUnits),
+  inchRounding: z.enum(inchRoundings),
+});
+export const preferences = z.object({ ...stored, ...preferencesDraft.shape });
+export type PreferencesRecord = z.infer<typeof preferences>;
+
+/** What undo and redo would do next; null when there is nothing. */
+export const history = z.object({ undo: z.string().nullable(), redo: z.string().nullable() });
+export type History = z.infer<typeof history>;

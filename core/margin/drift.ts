@@ -1,0 +1,43 @@
+import type { Cloth } from '../cloth/cloth';
+import type { Guidance } from '../kit/foot';
+
+/** Starting guesses: spread of a steady hand on firm cloth and a straight edge, mm. */
+export const guidanceSpreadMm: Readonly<Record<Guidance, number>> = {
+  blade: 0.2,
+  bar: 0.25,
+  bed: 0.35,
+  edge: 0.4,
+  mark: 0.4,
+  line: 0.6,
+  eye: 0.9,
+};
+
+/** Starting guesses: how much the cloth and the curve add to a spread. */
+const perSlipGrade = 0.2;
+const stretchThatDoublesPercent = 200;
+const radiusThatDoublesMm = 40;
+
+/**
+ * Spread of the drift, σ in mm.
+ * σ = base × (1 + 0.20·slip) × (1 + stretch%/200) × (1 + min(1, 40/radius)) × skill.
+ * Source: craft practice, docs/formulas.md “Drift”.
+ *
+ * @param baseMm spread of the guidance, e.g. {@link guidanceSpreadMm}
+ * @param minRadiusMm tightest curve of the edge; null for a straight one
+ * @param skill 1 until samples say otherwise; below 1 is steadier
+ */
+export function spreadMm(
+  baseMm: number,
+  cloth: Pick<Cloth, 'slip' | 'stretchPercent'>,
+  minRadiusMm: number | null,
+  skill: number,
+): number {
+  const curve = minRadiusMm === null ? 0 : Math.min(1, radiusThatDoublesMm / minRadiusMm);
+  return (
+    baseMm *
+    (1 + perSlipGrade * cloth.slip) *
+    (1 + cloth.stretchPercent / stretchThatDoublesPercent) *
+    (1 + curve) *
+    skill
+  );
+}

@@ -1,0 +1,89 @@
+import type { DriftBelief } from './belief';
+import { normalDrift } from './normal';
+
+/** The distribution function of the next stitch's drift, on an even grid; plain data. */
+export interface PredictiveTable {
+  readonly fromMm: number;
+  readonly stepMm: number;
+  /** Probability of drift left of each grid point, ascending. */
+  readonly leftOf: readonly number[];
+}
+
+/** Beyond this many mm on either side no believable drift is left. */
+const reachMm = 8;
+
+/**
+ * Averages the normal distribution function over a posterior on a grid of offset × spread.
+ *
+ * The grid of the table has the step of the offsets, so that for each spread one list of values
+ * serves every pair: a convolution in place of a sum over the whole grid for each place.
+ *
+ * @param weights posterior, a row of offsets for each spread, summing to 1
+ * @param sigmasMm the spreads of the rows
+ * @param shifts the even grid of offsets
+ */
+export function tabulatePredictive(
+  weights: Float64Array,
+  sigmasMm: readonly number[],
+  shifts: { readonly fromMm: number; readonly stepMm: number; readonly count: number },
+): PredictiveTable {
+  const { stepMm, count } = shifts;
+  const reach = Math.round(reachMm / stepMm);
+  const firstShift = Math.round(shifts.fromMm / stepMm);
+  const leftOf = new Float64Array(2 * reach + 1);
+  sigmasMm.forEach((sigma, row) => {
+    const rowWeights = weights.subarray(row * count, (row + 1) * count);
+    // Rows that hold nothing visible are skipped; what they would add is below 1e-12 in all.
+    if (rowWeights.every((weight) => weight < 1e-16)) return;
+    const hand = normalDrift(0, sigma);
+    const farthest = Math.ceil((9 * sigma) / stepMm);
+    const cdf = Float64Array.from({ length: 2 * farthest + 1 }, (_, i) =>
+      hand.leftOf((i - farthest) * stepMm),
+    );
+    for (let place = 0; place < leftOf.length; place++) {
+      let sum = 0;
+      for (let i = 0; i < count; i++) {
+        const offset = place - reach - (firstShift + i);
+        if (offset < -farthest) break;
+        sum += (rowWeights[i] ?? 0) * (offset > farthest ? 1 : (cdf[offset + farthest] ?? 1));
+      }
+      leftOf[place] = (leftOf[place] ?? 0) + sum;
+    }
+  });
+  return { fromMm: -reach * stepMm, stepMm, leftOf: Array.from(leftOf) };
+}
+
+/**
+ * A belief read from a table, by cubic interpolation between its points.
+ *
+ * @param shiftMm posterior mean of the offset, for showing
+ * @param sigmaMm posterior mean of the spread, for showing
+ */
+export function predictiveDrift(
+  table: PredictiveTable,
+  shiftMm: number,
+  sigmaMm: number,
+): DriftBelief {
+  const { fromMm, stepMm, leftOf: points } = table;
+  const leftOf = (atMm: number): number => {
+    const place = (atMm - fromMm) / stepMm;
+    if (place <= 1) return 0;
+    if (place >= points.length - 2) return 1;
+    const i = Math.floor(place);
+    const t = place - i;
+    const [a, b, c, d] = [points[i - 1] ?? 0, points[i] ?? 0, points[i + 1] ?? 1, points[i + 2] ?? 1];
+    const value =
+      (-t * (t - 1) * (t - 2) * a) / 6 +
+      ((t + 1) * (t - 1) * (t - 2) * b) / 2 -
+      ((t + 1) * t * (t - 2) * c) / 2 +
+      ((t + 1) * t * (t - 1) * d) / 6;
+    return Math.min(1, Math.max(0, value));
+  };
+  return {
+    shiftMm,
+    sigmaMm,
+    leftOf,
+    rightOf: (atMm) => 1 - leftOf(atMm),
+    within: (loMm, hiMm) => (hiMm > loMm ? Math.max(0, leftOf(hiMm) - leftOf(loMm)) : 0),
+  };
+}

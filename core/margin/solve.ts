@@ -1,0 +1,79 @@
+import { Impossible } from '../impossible';
+import { needleRadiusMm } from '../kit/needle';
+import { needleAirMm, needleMayGo } from '../stitch/clearance';
+import { costFunction } from './cost';
+import { dialSpace, type MarginSettings, type SetUp } from './set-up';
+
+/** Settings whose costs differ by no more than this are taken as equally good. */
+export const tieWithin = 0.002;
+
+/** True when a is to be preferred over b among equally good settings. */
+function tidier(a: MarginSettings & { cost: number }, b: MarginSettings & { cost: number }) {
+  return (
+    Math.abs(a.needlePositionMm) - Math.abs(b.needlePositionMm) ||
+    a.widthMm - b.widthMm ||
+    a.cost - b.cost ||
+    Math.abs(a.guideMm) - Math.abs(b.guideMm)
+  );
+}
+
+/**
+ * The best setting on the machine's own steps: least expected cost among those that clear the
+ * metal; within {@link tieWithin} the needle nearest the centre, then the smaller width.
+ * Source: docs/formulas.md, “Solving for the dials”.
+ *
+ * @throws Impossible when no setting clears the foot and the plate
+ */
+export function solve(set: SetUp): MarginSettings {
+  const space = dialSpace(set);
+  const mayGo = needleMayGo(set.stitch, set.foot, set.machine, set.needleSize);
+  const costOf = costFunction(set.checks, set.beliefs, set.faultWeights);
+  // A block for each needle position: [p][W][g], NaN where the needle would meet metal.
+  const costs = new Float64Array(
+    space.needlePosition.length * space.width.length * space.guide.length,
+  );
+  let least = Infinity;
+  let i = 0;
+  for (const needlePositionMm of space.needlePosition) {
+    for (const widthMm of space.width) {
+      const clear = mayGo(widthMm, needlePositionMm);
+      for (const guideMm of space.guide) {
+        if (clear) {
+          const cost = costOf(widthMm, needlePositionMm, guideMm);
+          costs[i] = cost;
+          if (cost < least) least = cost;
+        } else costs[i] = NaN;
+        i++;
+      }
+    }
+  }
+  if (least === Infinity) throw nothingClears(set);
+
+  let best: (MarginSettings & { cost: number }) | null = null;
+  i = 0;
+  for (const needlePositionMm of space.needlePosition) {
+    for (const widthMm of space.width) {
+      for (const guideMm of space.guide) {
+        const cost = costs[i++] ?? NaN;
+        if (!(cost <= least + tieWithin)) continue;
+        // Cheaper than building a candidate for each of thousands of ties.
+        if (best && Math.abs(needlePositionMm) > Math.abs(best.needlePositionMm)) continue;
+        const candidate = { widthMm, needlePositionMm, guideMm, cost };
+        if (!best || tidier(candidate, best) < 0) best = candidate;
+      }
+    }
+  }
+  const { widthMm, needlePositionMm, guideMm } = best ?? { widthMm: 0, needlePositionMm: 0, guideMm: 0 };
+  return { widthMm, needlePositionMm, guideMm };
+}
+
+function nothingClears(set: SetUp): Impossible {
+  const [left, right] = set.foot.slotMm;
+  const keepMm = needleRadiusMm(set.needleSize) + needleAirMm;
+  return new Impossible([
+    {
+      path: 'foot.slotMm',
+      message: `No setting of this machine clears the foot: its slot runs from ${left} to ${right} mm and a size ${set.needleSize} needle needs ${keepMm.toFixed(2)} mm on either side of every hole.`,
+    },
+  ]);
+}

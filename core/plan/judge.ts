@@ -1,0 +1,67 @@
+import type { Fact, Finish, SewingPlan } from '../finish/finish';
+import type { DialSettings } from '../kit/dial-steps';
+import { beliefFor } from '../margin/belief';
+import { undriftedMm, type Check } from '../margin/check';
+import { bySource, chanceOf, marginOf, outcomeOf, type CheckOutcome, type Margin } from '../margin/margin';
+import type { SetUp } from '../margin/set-up';
+import { clearanceOf, withinSwing, type Clearance } from '../stitch/clearance';
+import { repeatOf } from '../stitch/repeat';
+
+/** A setting, judged. */
+export interface Judgement {
+  readonly settings: DialSettings;
+  readonly checks: readonly (Check & CheckOutcome)[];
+  /** The margin of each drift source; the reference edge's own comes first. */
+  readonly margins: readonly Margin[];
+  readonly chance: number;
+  readonly clearance: Clearance;
+  /** True when the needle would meet metal or leave the machine's swing: never to be sewn. */
+  readonly blocked: boolean;
+  readonly stitchesPerMetre: number;
+  readonly warnings: readonly Fact[];
+}
+
+/** A chance below this is no margin worth the name. */
+const hopeless = 1e-6;
+
+/**
+ * Judges one setting of a set-up: its checks, margins, chance and clearance.
+ * Fast enough to be called while a dial is being moved.
+ *
+ * @param dials may stand where the machine cannot go; the judgement then says so
+ */
+export function judge(set: SetUp, dials: DialSettings): Judgement {
+  const margins = [...bySource(set.checks).values()].map((checks) => marginOf(checks, dials));
+  const chance = chanceOf(margins, set.beliefs);
+  const clearance = clearanceOf(set.stitch, dials, set.foot, set.machine, set.needleSize);
+  const swings = withinSwing(set.stitch, dials, set.machine);
+  const blocked = clearance.clearanceMm < -1e-9 || !swings;
+  const warnings: Fact[] = [];
+  if (clearance.clearanceMm < -1e-9) {
+    const { nearest, side, clearanceMm } = clearance;
+    warnings.push({ about: 'needle-meets-metal', values: { nearest, side, byMm: -clearanceMm } });
+  }
+  if (!swings) {
+    warnings.push({ about: 'beyond-swing', values: { halfMm: set.machine.maxWidthMm / 2 } });
+  }
+  if (chance < hopeless) warnings.push({ about: 'no-margin', values: {} });
+  return {
+    settings: dials,
+    checks: set.checks.map((check) => ({
+      ...check,
+      ...outcomeOf(check, undriftedMm(check, dials), beliefFor(set.beliefs, check.source)),
+    })),
+    margins,
+    chance,
+    clearance,
+    blocked,
+    stitchesPerMetre: 1000 / dials.lengthMm,
+    warnings,
+  };
+}
+
+/** How many stitches of the counted kind the whole edge takes; need not be whole. */
+export function countedAlongEdge(finish: Finish, plan: SewingPlan, lengthMm: number): number {
+  const repeatMm = repeatOf(plan.stitch).stitches * lengthMm;
+  return (plan.edge.lengthMm / repeatMm) * finish.countedPerRepeat(plan);
+}

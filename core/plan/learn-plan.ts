@@ -1,0 +1,92 @@
+import { Impossible, type Issue } from '../impossible';
+import type { Finish, SewingPlan } from '../finish/finish';
+import type { DialSettings } from '../kit/dial-steps';
+import { isEnough, predict, rankMoves, type DialChange, type Prediction } from '../margin/advise';
+import type { Beliefs } from '../margin/belief';
+import { learn, learnedBelief, type Posterior, type Sample } from '../margin/learn';
+import { countedAlongEdge } from './judge';
+import { ruleSpreads, setUpOf } from './set-up-of';
+
+/** A sewn sample with the whole setting it was sewn at. */
+export interface SewnSample extends Omit<Sample, 'settings'> {
+  readonly settings: DialSettings;
+}
+
+/** What the samples teach, and the one move that follows. */
+export interface Lesson {
+  readonly posterior: Posterior;
+  /** The setting of the last sample, and what it would sew over the real edge. */
+  readonly now: { readonly settings: DialSettings; readonly predicted: Prediction };
+  /** The best setting one dial away; the same setting when nothing is gained. */
+  readonly next: {
+    readonly settings: DialSettings;
+    readonly change: DialChange | null;
+    readonly predicted: Prediction;
+  };
+  /** The best move of another dial, for those who would rather move that one. */
+  readonly instead: Lesson['next'] | null;
+  /** True when the setting just sewn is good enough for the real edge. */
+  readonly enough: boolean;
+}
+
+function sampleIssues(finish: Finish, plan: SewingPlan, samples: readonly SewnSample[]): Issue[] {
+  if (samples.length === 0) {
+    return [{ path: 'samples', message: 'Nothing to learn from: give at least one sewn sample.' }];
+  }
+  const names = finish.checks(plan).map(({ name }) => name);
+  return samples.flatMap(({ check, n, short, over }, i): Issue[] => {
+    const issues: Issue[] = [];
+    if (!names.includes(check)) {
+      issues.push({
+        path: `samples.${i}.check`,
+        message: `“${check}” is not a check of ${finish.id}; it has ${names.join(', ')}.`,
+      });
+    }
+    if (short + over > n) {
+      issues.push({
+        path: `samples.${i}.short`,
+        message: `${short} short and ${over} over are more than the ${n} that were counted.`,
+      });
+    }
+    return issues;
+  });
+}
+
+/**
+ * Learns from sewn samples and chooses the next setting, one dial away from the last.
+ * Source: docs/formulas.md, “Learning from a sewn sample”.
+ *
+ * @param samples oldest first, all sewn with this plan's cloth, kit and stitch
+ * @throws Impossible for counts that contradict each other and plans that cannot be sewn
+ */
+export function lessonOf(
+  finish: Finish,
+  plan: SewingPlan,
+  samples: readonly SewnSample[],
+): Lesson {
+  const byRule = setUpOf(finish, plan);
+  const issues = sampleIssues(finish, plan, samples);
+  const last = samples.at(-1);
+  if (!last || issues.length > 0) throw new Impossible(issues);
+
+  const source = byRule.checks.find(({ name }) => name === last.check)?.source ?? 'guide';
+  const sameSource = byRule.checks.filter((check) => check.source === source);
+  const informative = samples.filter(({ check }) => sameSource.some(({ name }) => name === check));
+  const posterior = learn(sameSource, informative, ruleSpreads(finish, plan)[source] ?? 1);
+  const learned: Beliefs = { [source]: learnedBelief(posterior) };
+  const set = setUpOf(finish, plan, learned);
+
+  const at = (settings: DialSettings) =>
+    predict(set, settings, last.check, countedAlongEdge(finish, plan, settings.lengthMm));
+  const now = { settings: last.settings, predicted: at(last.settings) };
+  const [first, ...others] = rankMoves(set, last.settings).map((move) => {
+    const settings = { ...move.settings, lengthMm: last.settings.lengthMm };
+    return { settings, change: move.change, predicted: at(settings) };
+  });
+  const next = first ?? { ...now, change: null };
+  const instead =
+    next.change === null
+      ? null
+      : (others.find(({ change }) => change !== null && change.dial !== next.change?.dial) ?? null);
+  return { posterior, now, next, instead, enough: isEnough(now.predicted) };
+}

@@ -1,0 +1,80 @@
+import type { DialSettings } from '../kit/dial-steps';
+import type { Foot, IntervalMm } from '../kit/foot';
+import type { Machine } from '../kit/machine';
+import { needleRadiusMm } from '../kit/needle';
+import { holeXMm, swingOf, widthCoefficient } from './needle-path';
+import type { Stitch } from './stitch';
+
+/** Starting guess: how much air a needle that bends a little wants beside it, mm. */
+export const needleAirMm = 0.3;
+
+/** Room for binary noise, so that a needle exactly at its limit is not refused. */
+const hair = 1e-9;
+
+/** Where and by how much the needle comes nearest to metal. */
+export interface Clearance {
+  /** Room left beyond the needle's radius and its air; negative blocks the setting. */
+  readonly clearanceMm: number;
+  /** What it would meet first. */
+  readonly nearest: 'foot' | 'plate';
+  readonly side: 'left' | 'right';
+}
+
+/**
+ * The room between the needle's swing and the metal around it: every hole keeps the needle's
+ * radius plus {@link needleAirMm} inside the foot's slot and the plate's hole.
+ * Source: docs/formulas.md, “Clearance”.
+ *
+ * @param needleSize metric size, e.g. 80
+ */
+export function clearanceOf(
+  stitch: Stitch,
+  dials: DialSettings,
+  foot: Pick<Foot, 'slotMm'>,
+  machine: Pick<Machine, 'plateHoleMm'>,
+  needleSize: number,
+): Clearance {
+  const [uLeft, uRight] = swingOf(stitch);
+  const xs = [holeXMm(uLeft, stitch, dials), holeXMm(uRight, stitch, dials)];
+  const [left, right] = [Math.min(...xs), Math.max(...xs)];
+  const keepMm = needleRadiusMm(needleSize) + needleAirMm;
+  const openings: [Clearance['nearest'], IntervalMm][] = [['foot', foot.slotMm]];
+  if (machine.plateHoleMm) openings.push(['plate', machine.plateHoleMm]);
+  const sides = openings.flatMap(([nearest, [a, b]]): Clearance[] => [
+    { clearanceMm: left - a - keepMm, nearest, side: 'left' },
+    { clearanceMm: b - right - keepMm, nearest, side: 'right' },
+  ]);
+  return sides.reduce((least, next) => (next.clearanceMm < least.clearanceMm ? next : least));
+}
+
+/** True when no hole falls outside the widest swing the machine can make, ± half its width. */
+export function withinSwing(
+  stitch: Stitch,
+  dials: Pick<DialSettings, 'widthMm' | 'needlePositionMm'>,
+  machine: Pick<Machine, 'maxWidthMm'>,
+): boolean {
+  const half = machine.maxWidthMm / 2 + hair;
+  return swingOf(stitch).every((u) => Math.abs(holeXMm(u, stitch, dials)) <= half);
+}
+
+/**
+ * Whether the needle may go to a width and position at all: {@link withinSwing}, and
+ * {@link clearanceOf} not negative. Worked out once for a kit, asked for every setting of it.
+ */
+export function needleMayGo(
+  stitch: Stitch,
+  foot: Pick<Foot, 'slotMm'>,
+  machine: Pick<Machine, 'plateHoleMm' | 'maxWidthMm'>,
+  needleSize: number,
+): (widthMm: number, needlePositionMm: number) => boolean {
+  const keepMm = needleRadiusMm(needleSize) + needleAirMm;
+  const half = machine.maxWidthMm / 2;
+  const openings = [foot.slotMm, ...(machine.plateHoleMm ? [machine.plateHoleMm] : [])];
+  const least = Math.max(-half, ...openings.map(([left]) => left + keepMm)) - hair;
+  const most = Math.min(half, ...openings.map(([, right]) => right - keepMm)) + hair;
+  const [a, b] = swingOf(stitch).map((u) => widthCoefficient(u, stitch)) as [number, number];
+  return (widthMm, needlePositionMm) => {
+    const [x, y] = [needlePositionMm + a * widthMm, needlePositionMm + b * widthMm];
+    return x >= least && x <= most && y >= least && y <= most;
+  };
+}

@@ -1,0 +1,63 @@
+import type { DialSettings } from '../kit/dial-steps';
+import { repeatOf } from './repeat';
+import type { Anchor, Penetration, Stitch } from './stitch';
+
+/** Which u stands still under the anchor; a mirrored stitch keeps its own other side still. */
+function stillSide(anchor: Anchor, mirror: boolean): number {
+  const side = anchor === 'right' ? 1 : anchor === 'left' ? -1 : 0;
+  return mirror ? -side + 0 : side;
+}
+
+/**
+ * How far a hole stands from the needle position, per millimetre of width.
+ *
+ * x = p + (u − still) · W/2, so the coefficient is (u − still)/2; the needle position always
+ * counts once. Source: docs/formulas.md, “Needle path”.
+ *
+ * @param u the hole's place in the swing, −1 … +1, after mirroring
+ */
+export function widthCoefficient(u: number, stitch: Stitch): number {
+  return (u - stillSide(stitch.anchor, stitch.mirror ?? false)) / 2;
+}
+
+/** Where a hole falls across the machine, mm from the centre needle position. */
+export function holeXMm(
+  u: number,
+  stitch: Stitch,
+  dials: Pick<DialSettings, 'widthMm' | 'needlePositionMm'>,
+): number {
+  return dials.needlePositionMm + widthCoefficient(u, stitch) * dials.widthMm;
+}
+
+/** The leftmost and rightmost u of a stitch. */
+export function swingOf(stitch: Stitch): readonly [number, number] {
+  const us = repeatOf(stitch).penetrations.map((hole) => hole.u);
+  return [Math.min(...us), Math.max(...us)];
+}
+
+/** A needle hole in the cloth. */
+export interface Hole extends Penetration {
+  readonly xMm: number;
+  readonly yMm: number;
+}
+
+/**
+ * The needle's holes in sewing order.
+ *
+ * @param repeats how many repeats to lay out, ≥ 1
+ * @returns x across the machine and y along the seam, mm; y starts at 0
+ */
+export function needlePath(stitch: Stitch, dials: DialSettings, repeats: number): Hole[] {
+  const { penetrations, stitches } = repeatOf(stitch);
+  const holes: Hole[] = [];
+  for (let repeat = 0; repeat < repeats; repeat++) {
+    for (const hole of penetrations) {
+      holes.push({
+        ...hole,
+        xMm: holeXMm(hole.u, stitch, dials),
+        yMm: (repeat * stitches + hole.v) * dials.lengthMm,
+      });
+    }
+  }
+  return holes;
+}

@@ -1,0 +1,91 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import compression from 'compression';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import { answerErrors } from './http/errors';
+import { refuseForeign, requireJson } from './http/guards';
+import { notFound } from './http/refusal';
+import { computeRoutes } from './routes/compute';
+import { historyRoutes } from './routes/history';
+import { recordRoutes } from './routes/records';
+import type { Store } from './store/store';
+
+export interface AppParts {
+  readonly store: Store;
+  readonly log: Logger;
+  readonly host: string;
+  /** The built client; null to serve the API alone. */
+  readonly clientFolder: string | null;
+}
+
+/** Everything is served from here, and nothing is ever fetched from elsewhere. */
+const contentSecurityPolicy = {
+  useDefaults: false,
+  directives: {
+    defaultSrc: ["'none'"],
+    scriptSrc: ["'self'"],
+    workerSrc: ["'self'"],
+    // Radix positions its pop-ups by style attributes.
+    styleSrc: ["'self'"],
+    styleSrcAttr: ["'unsafe-inline'"],
+    fontSrc: ["'self'"],
+    imgSrc: ["'self'", 'data:'],
+    connectSrc: ["'self'"],
+    manifestSrc: ["'self'"],
+    baseUri: ["'none'"],
+    formAction: ["'none'"],
+    frameAncestors: ["'none'"],
+  },
+};
+
+/** The HTTP application: guards, API, and the built client with its own addresses. */
+export function createApp({ store, log, host, clientFolder }: AppParts): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(
+    helmet({
+      contentSecurityPolicy,
+      // Plain HTTP on the loopback address: a promise of HTTPS would lock the person out.
+      strictTransportSecurity: false,
+    }),
+  );
+  app.use(pinoHttp({ logger: log, autoLogging: { ignore: (request) => !request.url?.startsWith('/api') } }));
+  app.use(refuseForeign(host));
+  app.use(compression());
+
+  const api = express.Router();
+  api.get('/health', async (_request, response) => {
+    await store.database.sequelize.query('SELECT 1');
+    response.json({ ok: true });
+  });
+  api.use(requireJson, express.json({ limit: '256kb', strict: false }));
+  api.use('/compute', computeRoutes());
+  api.use('/compute', (request) => {
+    throw notFound('computation', `${request.method} ${request.path}`);
+  });
+  api.use(historyRoutes(store));
+  api.use(recordRoutes(store));
+  api.use((request) => {
+    throw notFound('address', `${request.method} /api${request.path}`);
+  });
+  app.use('/api', api);
+
+  if (clientFolder && existsSync(clientFolder)) {
+    app.use(
+      '/assets',
+      express.static(join(clientFolder, 'assets'), { immutable: true, maxAge: '1y' }),
+    );
+    app.use('/assets', (request) => {
+      throw notFound('file', request.path);
+    });
+    app.use(express.static(clientFolder, { index: false }));
+    app.get('/{*path}', (_request, response) => {
+      response.sendFile(join(clientFolder, 'index.html'), { headers: { 'Cache-Control': 'no-cache' } });
+    });
+  }
+  app.use(answerErrors(log));
+  return app;
+}

@@ -1,0 +1,20 @@
+import sqlite3 from 'sqlite3';
+
+/**
+ * Settings of every connection. A transaction of the object mapper opens one of its own, so they
+ * belong to the opening of a connection, not to the start of the server.
+ * FULL makes each commit reach the disk before it is acknowledged, also under WAL.
+ */
+const settings = 'PRAGMA synchronous = FULL; PRAGMA foreign_keys = ON; PRAGMA busy_timeout = 5000;';
+
+class DurableDatabase extends sqlite3.Database {
+  constructor(file: string, mode: number, opened: (error: Error | null) => void) {
+    super(file, mode, (error) => {
+      if (error) opened(error);
+      else this.exec(settings, opened);
+    });
+  }
+}
+
+/** The sqlite3 module with connections that are set up before they are handed out. */
+export const durableSqlite = { ...sqlite3, Database: DurableDatabase };

@@ -1,0 +1,17 @@
+import { Change } from '../store/store';
+import type { Store } from '../store/store';
+import { wardrobe } from './wardrobe';
+
+/**
+ * Fills a database that holds nothing at all: preferences always, and the demo wardrobe. Not
+ * journalled, so that undo never empties a new user's first look.
+ */
+export async function fillWhenEmpty(store: Store): Promise<void> {
+  const { models, sequelize } = store.database;
+  if ((await models.preferences.count()) > 0) return;
+  await sequelize.transaction(async (transaction) => {
+    const change = new Change(store.database, transaction);
+    await change.create('preferences', { unit: 'mm', inchRounding: '1/16' }, 'mine');
+    for (const { table, id, draft } of wardrobe()) await change.create(table, draft, id);
+  });
+}

@@ -1,0 +1,49 @@
+import type { NextFunction, Request, Response } from 'express';
+import type { Logger } from 'pino';
+import { ForeignKeyConstraintError } from 'sequelize';
+import type { ErrorBody } from '../../contract/error';
+import { Impossible } from '../../core/impossible';
+import { Refusal } from './refusal';
+
+/** What the body parser says of bodies it gives up on, by its own error types. */
+const bodyTroubles: Readonly<Record<string, [status: number, code: string, message: string]>> = {
+  'entity.parse.failed': [400, 'not-json', 'The body is not valid JSON.'],
+  'entity.too.large': [413, 'too-large', 'The body is larger than 256 kB.'],
+  'encoding.unsupported': [415, 'not-json', 'Send the body uncompressed, in UTF-8.'],
+  'charset.unsupported': [415, 'not-json', 'Send the body in UTF-8.'],
+  'request.size.invalid': [400, 'not-json', 'The body is shorter or longer than announced.'],
+  'request.aborted': [400, 'not-json', 'The body ended early.'],
+};
+
+function refusalFor(error: unknown): Refusal | null {
+  if (error instanceof Refusal) return error;
+  if (error instanceof Impossible) {
+    return new Refusal(400, 'impossible', error.message, [...error.issues]);
+  }
+  if (error instanceof URIError) {
+    return new Refusal(400, 'invalid-request', 'The address holds a broken % code.');
+  }
+  if (error instanceof ForeignKeyConstraintError) {
+    return new Refusal(409, 'in-use', 'Something else still points at this record.');
+  }
+  const type = (error as { type?: unknown } | null)?.type;
+  const trouble = typeof type === 'string' ? bodyTroubles[type] : undefined;
+  return trouble ? new Refusal(...trouble) : null;
+}
+
+/** Answers every error in one form, and never shows a stack. */
+export function answerErrors(log: Logger) {
+  return (error: unknown, _request: Request, response: Response, next: NextFunction) => {
+    if (response.headersSent) return next(error);
+    const refusal = refusalFor(error);
+    if (!refusal) log.error({ err: error }, 'unexpected');
+    const body: ErrorBody = {
+      error: {
+        code: refusal?.code ?? 'unexpected',
+        message: refusal?.message ?? 'Something went wrong here; nothing was changed.',
+        issues: refusal?.issues ?? [],
+      },
+    };
+    response.status(refusal?.status ?? 500).json(body);
+  };
+}

@@ -1,0 +1,55 @@
+import type { NextFunction, Request, Response } from 'express';
+import { Refusal } from './refusal';
+
+/** The names a loopback server goes by. */
+const loopbackNames = ['localhost', '127.0.0.1', '[::1]'];
+
+function nameOf(hostHeader: string): string | null {
+  try {
+    return new URL(`http://${hostHeader}`).hostname.toLowerCase();
+  } catch {
+    return null;
+  }
+}
+
+/**
+ * Refuses requests that were meant for, or come from, another site: a page elsewhere that has
+ * its own name point at this machine could otherwise read and change the records.
+ *
+ * @param host the address listened on, which is a name of this server too
+ */
+export function refuseForeign(host: string) {
+  const own = new Set([...loopbackNames, host.toLowerCase()]);
+  return (request: Request, _response: Response, next: NextFunction) => {
+    const asked = nameOf(request.headers.host ?? '');
+    if (asked === null || !own.has(asked)) {
+      throw new Refusal(
+        403,
+        'foreign-host',
+        `This server is not called “${String(request.headers.host).slice(0, 80)}”. Open it by the address it printed.`,
+      );
+    }
+    const { origin } = request.headers;
+    if (origin !== undefined && origin !== `http://${request.headers.host}`) {
+      throw new Refusal(
+        403,
+        'foreign-origin',
+        `Requests from “${origin.slice(0, 80)}” are not accepted.`,
+      );
+    }
+    next();
+  };
+}
+
+/** Refuses bodies that are not JSON before anyone looks for fields in them. */
+export function requireJson(request: Request, _response: Response, next: NextFunction) {
+  const hasBody = request.headers['content-length'] !== '0' && request.is('*/*') !== null;
+  if (hasBody && !request.is('application/json')) {
+    throw new Refusal(
+      415,
+      'not-json',
+      'Send JSON, with the header Content-Type: application/json.',
+    );
+  }
+  next();
+}

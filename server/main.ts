@@ -1,0 +1,52 @@
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { resolve } from 'node:path';
+import { pino } from 'pino';
+import { createApp } from './app';
+import { openDatabase } from './database/open';
+import { fillWhenEmpty } from './demo/fill';
+import { settingsFrom } from './settings';
+import { Store } from './store/store';
+
+/** Starts the server, prints its address, and stops it gracefully when asked to. */
+async function main(): Promise<void> {
+  const settings = settingsFrom(process.env);
+  const log = pino({ level: settings.logLevel });
+  const database = await openDatabase(settings.dataFolder);
+  const store = new Store(database);
+  await fillWhenEmpty(store);
+
+  const clientFolder = resolve(import.meta.dirname, '../client');
+  const server = createServer(createApp({ store, log, host: settings.host, clientFolder }));
+  server.on('error', (error: NodeJS.ErrnoException) => {
+    const hint = error.code === 'EADDRINUSE' ? ' Something else listens there; set PORT.' : '';
+    console.error(`Pin Margin cannot listen on ${settings.host}:${settings.port}.${hint}`);
+    process.exit(1);
+  });
+  server.listen(settings.port, settings.host, () => {
+    const { port } = server.address() as AddressInfo;
+    const host = settings.host.includes(':') ? `[${settings.host}]` : settings.host;
+    console.log(`Pin Margin is at http://${host}:${port}/`);
+  });
+
+  let stopping = false;
+  const stop = () => {
+    if (stopping) return;
+    stopping = true;
+    server.close(async () => {
+      await store.settle();
+      await database.sequelize.close();
+      process.exit(0);
+    });
+    server.closeIdleConnections();
+    // A browser may hold its connection open for minutes; nobody waits that long.
+    setTimeout(() => server.closeAllConnections(), 2000).unref();
+  };
+  process.on('SIGINT', stop);
+  process.on('SIGTERM', stop);
+}
+
+main().catch((error: unknown) => {
+  console.error(`Pin Margin cannot start: ${error instanceof Error ? error.message : String(error)}`);
+  process.exit(1);
+});

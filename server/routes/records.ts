@@ -1,0 +1,121 @@
+import { Router, type Request } from 'express';
+import { z } from 'zod';
+import { Refusal, notFound, parseBody } from '../http/refusal';
+import type { Row } from '../store/journal';
+import { removeWhole, resources, type Resource } from '../store/resources';
+import { singular, type Store } from '../store/store';
+
+const version = z.int({ error: 'Send the version you have, a whole number.' });
+
+function resourceOf(request: Request): Resource {
+  const name = String(request.params['resource']);
+  const resource = Object.hasOwn(resources, name) ? resources[name] : undefined;
+  if (!resource) throw notFound('kind of record', name);
+  return resource;
+}
+
+function shown(resource: Resource, row: Row): Record<string, unknown> {
+  return { ...row, ...resource.present?.(row) };
+}
+
+function filtersOf(resource: Resource, query: Record<string, unknown>): Record<string, string> {
+  for (const [name, value] of Object.entries(query)) {
+    if (resource.filters.includes(name) && typeof value === 'string') continue;
+    const message = `“${name}” does not narrow this list; ${resource.filters.join(', ') || 'nothing'} does.`;
+    throw new Refusal(400, 'invalid-request', message, [{ path: name, message }]);
+  }
+  return query as Record<string, string>;
+}
+
+/** A short name for the journal: what was changed, in the words of the record. */
+function labelOf(verb: string, resource: Resource, row: Row, fields: readonly string[] = []) {
+  const named =
+    typeof row['name'] === 'string'
+      ? ` “${row['name']}”`
+      : typeof row['number'] === 'number'
+        ? ` ${row['number']}`
+        : '';
+  const about = fields.length > 0 ? `: ${fields.join(', ')}` : '';
+  const noun = resource.table === 'attempts' ? 'scrap' : singular[resource.table];
+  return `${verb} ${noun}${named}${about}`;
+}
+
+/** REST over every kind of record: list, read, create, change, remove. */
+export function recordRoutes(store: Store): Router {
+  const router = Router();
+
+  router.get('/:resource', async (request, response) => {
+    const resource = resourceOf(request);
+    const rows = await store.list(resource.table, filtersOf(resource, request.query));
+    response.json(rows.map((row) => shown(resource, row)));
+  });
+
+  router.get('/:resource/:id', async (request, response) => {
+    const resource = resourceOf(request);
+    response.json(shown(resource, await store.find(resource.table, request.params.id)));
+  });
+
+  router.post('/:resource', async (request, response) => {
+    const resource = resourceOf(request);
+    if (!resource.creatable) {
+      throw new Refusal(405, 'not-allowed', `${resource.table} can be changed, not created.`);
+    }
+    const draft = parseBody(resource.draft, request.body);
+    const { row, existed } = await store.change<{ row: Row; existed: boolean }>(
+      ({ row: created }) => labelOf('new', resource, created),
+      async (change) => {
+        await resource.check?.(change, draft, []);
+        if (resource.create) return resource.create(change, draft as never);
+        return { row: await change.create(resource.table, draft), existed: false };
+      },
+    );
+    response.status(existed ? 200 : 201).json(shown(resource, row));
+  });
+
+  router.patch('/:resource/:id', async (request, response) => {
+    const resource = resourceOf(request);
+    const { id } = request.params;
+    const pick = Object.fromEntries(
+      resource.patchable.map((field) => [field, true as const]),
+    ) as Record<never, true>;
+    const schema = resource.draft.pick(pick).partial().extend({ version });
+    const { version: expected, ...patch } = parseBody(schema, request.body);
+    const fields = Object.keys(patch);
+    if (fields.length === 0) {
+      throw new Refusal(400, 'invalid-request', `Name what to change: ${resource.patchable.join(', ')}.`);
+    }
+    const row = await store.change<Row>(
+      (changed) => labelOf('change', resource, changed, fields),
+      async (change) => {
+        const before = await change.current(resource.table, id, expected as number);
+        await resource.check?.(change, { ...before, ...patch }, fields);
+        return change.update(resource.table, id, before.version, patch);
+      },
+    );
+    response.json(shown(resource, row));
+  });
+
+  router.delete('/:resource/:id', async (request, response) => {
+    const resource = resourceOf(request);
+    if (!resource.creatable) {
+      throw new Refusal(405, 'not-allowed', `${resource.table} can be changed, not removed.`);
+    }
+    const { id } = request.params;
+    const given = version.safeParse(Number(request.query['version'] ?? NaN));
+    if (!given.success) {
+      const message = 'Send the version you have, as ?version=3.';
+      throw new Refusal(400, 'invalid-request', message, [{ path: 'version', message }]);
+    }
+    await store.change<Row>(
+      (row) => labelOf('remove', resource, row),
+      async (change) => {
+        const row = await change.find(resource.table, id);
+        await removeWhole(change, resource, id, given.data);
+        return row as Row;
+      },
+    );
+    response.status(204).end();
+  });
+
+  return router;
+}

@@ -1,0 +1,46 @@
+import type { AttemptDraft } from '../../contract/records';
+import { Impossible } from '../../core/impossible';
+import { Refusal } from '../http/refusal';
+import type { Row } from './journal';
+import { assemble, planDraftOf, pointedAt, refuseBlocked } from './sewing-plan';
+import type { Change } from './store';
+
+/**
+ * Records a sewn sample with its number and the set-up it was sewn with.
+ *
+ * An id that is already there, with the same counts on the same plan, is the same sample sent
+ * twice: it is answered, not recorded again.
+ *
+ * @throws Refusal 409 when the id stands for another sample
+ */
+export async function recordAttempt(
+  change: Change,
+  draft: AttemptDraft,
+): Promise<{ row: Row; existed: boolean }> {
+  const present = draft.id ? await change.find('attempts', draft.id) : null;
+  if (present) {
+    const same =
+      present['planId'] === draft.planId &&
+      JSON.stringify(present['counts']) === JSON.stringify(draft.counts);
+    if (same) return { row: present, existed: true };
+    throw new Refusal(409, 'id-taken', 'Another sample was recorded with this id.');
+  }
+  const planRow = await pointedAt(change, 'plans', draft.planId, 'planId');
+  const assembled = await assemble(change, planDraftOf(planRow));
+  refuseBlocked(assembled, draft.settings);
+  const checks = assembled.finish.checks(assembled.plan).map(({ name }) => name);
+  draft.counts.forEach(({ check }, i) => {
+    if (checks.includes(check)) return;
+    const message = `“${check}” is not a check of ${assembled.finish.id}; it has ${checks.join(', ')}.`;
+    throw new Impossible([{ path: `counts.${i}.check`, message }]);
+  });
+  const earlier = await change.list('attempts', { planId: draft.planId });
+  const number = Math.max(0, ...earlier.map((row) => Number(row['number']))) + 1;
+  const { id, ...rest } = draft;
+  const row = await change.create(
+    'attempts',
+    { ...rest, number, setUp: assembled.plan, names: assembled.names },
+    id,
+  );
+  return { row, existed: false };
+}

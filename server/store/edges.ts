@@ -1,0 +1,47 @@
+import { catalogue } from '../../core/finish/catalogue';
+import { startingNeedle } from '../../core/kit/needle';
+import { clothFromDescription } from '../../core/cloth/describe';
+import type { EdgeDraft, PlanDraft } from '../../contract/records';
+import { Refusal } from '../http/refusal';
+import type { Row } from './journal';
+import type { Change } from './store';
+
+/**
+ * Creates an edge together with its first plan, so that the stations have something to stand on:
+ * the first finish of the catalogue at its own starting values, on the first machine and foot.
+ *
+ * @throws Refusal 409 when the drawer holds no machine or no foot
+ */
+export async function createEdge(
+  change: Change,
+  draft: EdgeDraft,
+): Promise<{ row: Row; existed: boolean }> {
+  const [machine] = await change.list('machines', {});
+  const [foot] = await change.list('feet', {});
+  const [finish] = catalogue;
+  if (!machine || !foot || !finish) {
+    const message = 'Put a machine and a foot into the kit first; an edge is planned for them.';
+    throw new Refusal(409, 'no-kit', message);
+  }
+  const cloth = await change.find('cloths', draft.clothId);
+  const properties = clothFromDescription(cloth as unknown as Parameters<typeof clothFromDescription>[0]);
+  const variant = finish.variants[0] ?? '';
+  const fields = Object.entries(finish.fields).filter(([, rule]) => rule.neededBy.includes(variant));
+  const row = await change.create('edges', draft);
+  const stretchy = properties.stretchPercent >= 15;
+  const plan: PlanDraft = {
+    edgeId: row.id,
+    finish: finish.id,
+    fold: { variant, ...Object.fromEntries(fields.map(([field, rule]) => [field, rule.startMm])) },
+    machineId: machine.id,
+    footId: foot.id,
+    stitch: { pattern: stretchy ? 'blind-stretch' : 'blind-woven', anchor: 'right', runStitches: 5 },
+    needleSize: startingNeedle(properties.weightGsm).size,
+    pickMm: 1,
+    faultWeights: { below: 1, above: 1 },
+    settings: null,
+    keptAttemptId: null,
+  };
+  await change.create('plans', plan);
+  return { row, existed: false };
+}

@@ -1,0 +1,185 @@
+import { z } from 'zod';
+import { clothFromDescription } from '../../core/cloth/describe';
+import { refuseFold } from '../../core/plan/fold-plan';
+import { clothDraft } from '../../contract/cloth';
+import { footDraft, machineDraft } from '../../contract/kit';
+import {
+  attemptDraft,
+  edgeDraft,
+  planDraft,
+  preferencesDraft,
+  projectDraft,
+} from '../../contract/records';
+import type { RecordTable } from '../database/models';
+import { Refusal } from '../http/refusal';
+import { recordAttempt } from './attempts';
+import { createEdge } from './edges';
+import type { Row } from './journal';
+import { assemble, knownFinish, planDraftOf, pointedAt, refuseBlocked } from './sewing-plan';
+import { singular, type Change } from './store';
+
+/** How one kind of record is checked, written and shown. The routes know nothing else of it. */
+export interface Resource {
+  readonly table: RecordTable;
+  readonly draft: z.ZodObject;
+  /** Fields a PATCH may change; the others are fixed once created. */
+  readonly patchable: readonly string[];
+  /** Fields a list may be narrowed by. */
+  readonly filters: readonly string[];
+  readonly creatable: boolean;
+  /** Refuses what the schema alone can't: broken references, impossible combinations. */
+  check?(change: Change, draft: Record<string, unknown>, patched: readonly string[]): Promise<void>;
+  create?(change: Change, draft: never): Promise<{ row: Row; existed: boolean }>;
+  /** What hangs on a record: `children` go with it, `users` keep it from going. */
+  readonly children?: readonly { table: RecordTable; by: string }[];
+  readonly users?: readonly { table: RecordTable; by: string }[];
+  /** What is shown beyond what is stored. */
+  present?(row: Row): Record<string, unknown>;
+}
+
+async function checkPlan(
+  change: Change,
+  draft: Record<string, unknown>,
+  patched: readonly string[],
+): Promise<void> {
+  const plan = planDraftOf(draft as Row);
+  const finish = knownFinish(plan.finish);
+  refuseFold(finish, plan.fold, 'fold.');
+  const assembled = await assemble(change, plan);
+  if (plan.settings && patched.includes('settings')) refuseBlocked(assembled, plan.settings);
+  if (plan.keptAttemptId) {
+    await pointedAt(change, 'attempts', plan.keptAttemptId, 'keptAttemptId');
+  }
+}
+
+const clothOf = (row: Row) => ({
+  weightClass: row['weightClass'],
+  tests: row['tests'],
+}) as Parameters<typeof clothFromDescription>[0];
+
+/** Every kind of record, by the name it has in the address. */
+export const resources: Readonly<Record<string, Resource>> = {
+  cloths: {
+    table: 'cloths',
+    draft: clothDraft,
+    patchable: ['name', 'weightClass', 'tests', 'note'],
+    filters: [],
+    creatable: true,
+    check: async (_change, draft) => {
+      clothFromDescription(draft as unknown as Parameters<typeof clothFromDescription>[0]);
+    },
+    users: [{ table: 'edges', by: 'clothId' }],
+    present: (row) => {
+      const description = clothOf(row);
+      return {
+        properties: {
+          construction: description.tests.construction,
+          ...clothFromDescription(description),
+        },
+      };
+    },
+  },
+  machines: {
+    table: 'machines',
+    draft: machineDraft,
+    patchable: ['name', 'specs', 'note'],
+    filters: [],
+    creatable: true,
+    users: [{ table: 'plans', by: 'machineId' }],
+  },
+  feet: {
+    table: 'feet',
+    draft: footDraft,
+    patchable: ['name', 'specs', 'soleMm', 'note'],
+    filters: [],
+    creatable: true,
+    users: [{ table: 'plans', by: 'footId' }],
+  },
+  projects: {
+    table: 'projects',
+    draft: projectDraft,
+    patchable: ['name', 'note'],
+    filters: [],
+    creatable: true,
+    children: [{ table: 'edges', by: 'projectId' }],
+  },
+  edges: {
+    table: 'edges',
+    draft: edgeDraft,
+    patchable: ['name', 'on', 'clothId', 'shape', 'lengthMm', 'minRadiusMm'],
+    filters: ['projectId', 'clothId'],
+    creatable: true,
+    check: async (change, draft) => {
+      await pointedAt(change, 'projects', String(draft['projectId']), 'projectId');
+      await pointedAt(change, 'cloths', String(draft['clothId']), 'clothId');
+    },
+    create: createEdge,
+    children: [{ table: 'plans', by: 'edgeId' }],
+  },
+  plans: {
+    table: 'plans',
+    draft: planDraft,
+    patchable: [
+      'finish',
+      'fold',
+      'machineId',
+      'footId',
+      'stitch',
+      'needleSize',
+      'pickMm',
+      'faultWeights',
+      'settings',
+      'keptAttemptId',
+    ],
+    filters: ['edgeId'],
+    creatable: true,
+    check: checkPlan,
+    children: [{ table: 'attempts', by: 'planId' }],
+  },
+  attempts: {
+    table: 'attempts',
+    draft: attemptDraft,
+    patchable: ['note', 'counts', 'settings'],
+    filters: ['planId'],
+    creatable: true,
+    check: async (change, draft, patched) => {
+      if (!patched.includes('settings')) return;
+      const row = await pointedAt(change, 'plans', String(draft['planId']), 'planId');
+      refuseBlocked(await assemble(change, planDraftOf(row)), draft['settings'] as never);
+    },
+    create: recordAttempt,
+  },
+  preferences: {
+    table: 'preferences',
+    draft: preferencesDraft,
+    patchable: ['unit', 'inchRounding'],
+    filters: [],
+    creatable: false,
+  },
+};
+
+/** Takes a record and what hangs on it away. @throws Refusal 409 while something uses it */
+export async function removeWhole(
+  change: Change,
+  resource: Resource,
+  id: string,
+  version: number,
+): Promise<void> {
+  for (const { table, by } of resource.users ?? []) {
+    const users = await change.list(table, { [by]: id });
+    if (users.length === 0) continue;
+    const what = singular[resource.table];
+    throw new Refusal(
+      409,
+      'in-use',
+      `This ${what} is used by ${users.length} ${users.length === 1 ? singular[table] : table}; give ${users.length === 1 ? 'it' : 'them'} another ${what} first.`,
+    );
+  }
+  for (const { table, by } of resource.children ?? []) {
+    const below = Object.values(resources).find((candidate) => candidate.table === table);
+    for (const child of await change.list(table, { [by]: id })) {
+      if (below) await removeWhole(change, below, child.id, child.version);
+    }
+  }
+  await change.remove(resource.table, id, version);
+}

@@ -1,0 +1,102 @@
+import { clothFromDescription } from '../../core/cloth/describe';
+import { finishById } from '../../core/finish/catalogue';
+import type { Finish, SewingPlan } from '../../core/finish/finish';
+import { Impossible } from '../../core/impossible';
+import type { DialSettings } from '../../core/kit/dial-steps';
+import { judge } from '../../core/plan/judge';
+import { setUpOf } from '../../core/plan/set-up-of';
+import { clothDraft } from '../../contract/cloth';
+import { footDraft, machineDraft } from '../../contract/kit';
+import { sewingPlan } from '../../contract/plan';
+import { edgeDraft, planDraft, type PlanDraft } from '../../contract/records';
+import { Refusal } from '../http/refusal';
+import type { Row } from './journal';
+import type { Change } from './store';
+
+/** Reads a stored row by its draft's schema, leaving the columns every row has aside. */
+function draftOf<T>(schema: { parse(value: unknown): T }, row: Row): T {
+  const { id: _id, version: _version, createdAt: _created, updatedAt: _updated, ...draft } = row;
+  return schema.parse(draft);
+}
+
+export interface AssembledPlan {
+  readonly finish: Finish;
+  readonly plan: SewingPlan;
+  readonly names: { cloth: string; machine: string; foot: string };
+}
+
+/** Finds a record that another one points at. @throws Refusal 400 at the pointing field */
+export async function pointedAt(
+  change: Change,
+  table: 'cloths' | 'machines' | 'feet' | 'projects' | 'edges' | 'plans' | 'attempts',
+  id: string,
+  path: string,
+): Promise<Row> {
+  const row = await change.find(table, id);
+  if (row) return row;
+  const message = `There is nothing in ${table} with the id “${id}”.`;
+  throw new Refusal(400, 'invalid-request', message, [{ path, message }]);
+}
+
+/** The finish of an id. @throws Impossible at `finish` */
+export function knownFinish(id: string): Finish {
+  const finish = finishById(id);
+  if (finish) return finish;
+  throw new Impossible([
+    { path: 'finish', message: `There is no finish with the id “${id.slice(0, 80)}”.` },
+  ]);
+}
+
+/**
+ * Puts a stored plan and the records it points at together into what the sums take.
+ *
+ * @throws Refusal or Impossible naming the field that does not fit
+ */
+export async function assemble(change: Change, draft: PlanDraft): Promise<AssembledPlan> {
+  const finish = knownFinish(draft.finish);
+  const edge = draftOf(edgeDraft, await pointedAt(change, 'edges', draft.edgeId, 'edgeId'));
+  const cloth = draftOf(clothDraft, await pointedAt(change, 'cloths', edge.clothId, 'clothId'));
+  const machine = draftOf(
+    machineDraft,
+    await pointedAt(change, 'machines', draft.machineId, 'machineId'),
+  );
+  const foot = draftOf(footDraft, await pointedAt(change, 'feet', draft.footId, 'footId'));
+  const { recoveryPercent: _recovery, estimated: _estimated, ...properties } =
+    clothFromDescription(cloth);
+  const plan: SewingPlan = sewingPlan.parse({
+    cloth: { construction: cloth.tests.construction, ...properties },
+    edge: { lengthMm: edge.lengthMm, minRadiusMm: edge.minRadiusMm },
+    fold: draft.fold,
+    machine: machine.specs,
+    foot: foot.specs,
+    stitch: draft.stitch,
+    needleSize: draft.needleSize,
+    pickMm: draft.pickMm,
+    faultWeights: draft.faultWeights,
+    skill: 1,
+  });
+  return {
+    finish,
+    plan,
+    names: { cloth: cloth.name, machine: machine.name, foot: foot.name },
+  };
+}
+
+/** Reads a stored plan row as its draft. */
+export function planDraftOf(row: Row): PlanDraft {
+  return draftOf(planDraft, row);
+}
+
+/** @throws Impossible when the needle would meet metal there, so that it is never kept or sewn */
+export function refuseBlocked(
+  { finish, plan }: AssembledPlan,
+  settings: DialSettings,
+): void {
+  const { clearance, blocked } = judge(setUpOf(finish, plan), settings);
+  if (!blocked) return;
+  const message =
+    clearance.clearanceMm < 0
+      ? `Blocked: the needle would meet the ${clearance.nearest} on the ${clearance.side}, by ${(-clearance.clearanceMm).toFixed(2)} mm.`
+      : `Blocked: the needle would go beyond this machine’s ±${plan.machine.maxWidthMm / 2} mm.`;
+  throw new Impossible([{ path: 'settings', message }]);
+}

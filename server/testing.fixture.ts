@@ -1,0 +1,35 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { pino } from 'pino';
+import supertest from 'supertest';
+import { createApp } from './app';
+import { openDatabase } from './database/open';
+import { fillWhenEmpty } from './demo/fill';
+import { Store } from './store/store';
+
+/** A real server on a real database file, for one test file. */
+export async function startServer(dataFolder = mkdtempSync(join(tmpdir(), 'pin-margin-'))) {
+  const database = await openDatabase(dataFolder);
+  const store = new Store(database);
+  await fillWhenEmpty(store);
+  const log = pino({ level: 'silent' });
+  const server = createServer(createApp({ store, log, host: '127.0.0.1', clientFolder: null }));
+  await new Promise<void>((listening) => server.listen(0, '127.0.0.1', listening));
+  const { port } = server.address() as AddressInfo;
+  return {
+    dataFolder,
+    store,
+    http: supertest(`http://127.0.0.1:${port}`),
+    /** Closes the server; the data folder goes too unless it is still wanted. */
+    async stop(keepData = false) {
+      await new Promise((closed) => server.close(closed));
+      await database.sequelize.close();
+      if (!keepData) rmSync(dataFolder, { recursive: true, force: true });
+    },
+  };
+}
+
+export type RunningServer = Awaited<ReturnType<typeof startServer>>;
