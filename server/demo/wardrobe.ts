@@ -190,7 +190,7 @@ const edges: readonly DemoEdge[] = [
       clothId: 'cloth-flannel',
       shape: 'straight',
       lengthMm: 3420,
-      minRadiusMm: 900,
+      minRadiusMm: 2400,
     },
     depthMm: 40,
     machineId: 'machine-home',

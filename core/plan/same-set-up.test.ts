@@ -1,0 +1,24 @@
+import { examplePlan } from './example.fixture';
+import { sameForLearning } from './same-set-up';
+
+test('the dials’ start, the depth and the order of keys don’t matter', () => {
+  const { cloth, ...rest } = examplePlan;
+  const shuffled = {
+    ...rest,
+    fold: { ...rest.fold, depthMm: 25 },
+    machine: { ...rest.machine, plateHoleMm: null },
+    edge: { lengthMm: 300, minRadiusMm: null },
+    cloth: Object.fromEntries(Object.entries(cloth).reverse()) as unknown as typeof cloth,
+  };
+  expect(sameForLearning(examplePlan, shuffled)).toBe(true);
+});
+
+test.each([
+  { cloth: { ...examplePlan.cloth, thicknessMm: 0.7 } },
+  { foot: { ...examplePlan.foot, guide: { atMm: -2 } } },
+  { stitch: { ...examplePlan.stitch, runStitches: 4 } },
+  { edge: { lengthMm: 1400, minRadiusMm: 300 } },
+  { pickMm: 0.5 },
+])('another cloth, foot, stitch, curve or eye is another set-up: %#', (difference) => {
+  expect(sameForLearning(examplePlan, { ...examplePlan, ...difference })).toBe(false);
+});

@@ -1,0 +1,29 @@
+import type { SewingPlan } from '../finish/finish';
+
+/** Values as text that does not depend on the order of keys; null and absent are the same. */
+function canonical(value: unknown): string {
+  if (Array.isArray(value)) return `[${value.map(canonical).join()}]`;
+  if (typeof value !== 'object' || value === null) return JSON.stringify(value ?? null);
+  const entries = Object.entries(value)
+    .filter(([, inner]) => inner !== null && inner !== undefined)
+    .sort(([a], [b]) => (a < b ? -1 : 1));
+  return `{${entries.map(([key, inner]) => `${key}:${canonical(inner)}`).join()}}`;
+}
+
+/**
+ * Whether what a sample taught carries over to another plan: the same cloth, curve, machine, foot
+ * and stitch, judged by the same eye. The hem's depth and the dials may differ.
+ */
+export function sameForLearning(a: SewingPlan, b: SewingPlan): boolean {
+  const what = ({ cloth, edge, machine, foot, stitch, pickMm, fold }: SewingPlan) =>
+    canonical({
+      cloth,
+      radius: edge.minRadiusMm,
+      machine,
+      foot,
+      stitch: { mirror: false, ...stitch },
+      pickMm,
+      extension: fold.extensionMm,
+    });
+  return what(a) === what(b);
+}

@@ -1,0 +1,49 @@
+import { errorBody, type ErrorBody } from '../../contract/error';
+
+/** The server's refusal of a request, with its words and fields. */
+export class ApiError extends Error {
+  constructor(
+    readonly status: number,
+    readonly code: string,
+    message: string,
+    readonly issues: ErrorBody['error']['issues'],
+  ) {
+    super(message);
+    this.name = 'ApiError';
+  }
+}
+
+/** The server did not answer at all. */
+export class Unreachable extends Error {
+  constructor() {
+    super('Pin Margin’s server does not answer.');
+    this.name = 'Unreachable';
+  }
+}
+
+/**
+ * Sends a request to the API.
+ *
+ * @returns the answer's JSON, undefined for an empty one
+ * @throws ApiError when refused, Unreachable when nobody answers
+ */
+export async function send<T>(method: string, path: string, body?: unknown): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(`/api/${path}`, {
+      method,
+      ...(body === undefined
+        ? {}
+        : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
+    });
+  } catch {
+    throw new Unreachable();
+  }
+  if (response.status === 204) return undefined as T;
+  const json: unknown = await response.json().catch(() => null);
+  if (response.ok) return json as T;
+  const refusal = errorBody.safeParse(json);
+  if (!refusal.success) throw new Unreachable();
+  const { code, message, issues } = refusal.data.error;
+  throw new ApiError(response.status, code, message, issues);
+}

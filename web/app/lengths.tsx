@@ -1,0 +1,71 @@
+import { createContext, useContext, useMemo, type ReactNode } from 'react';
+import {
+  formatDecimal,
+  formatLength,
+  type FormattedLength,
+} from '../../core/measure/format-length';
+import type { LengthUnit } from '../../core/measure/unit';
+import type { PreferencesRecord } from '../../contract/records';
+import { useRecord } from './records';
+
+/** How lengths are written for this person. */
+export interface Lengths {
+  readonly unit: LengthUnit;
+  /** A length on cloth, with its unit: fractions of an inch, or tenths of a centimetre. */
+  cloth(mm: number): string;
+  /** The same in the other system, to stand beside it. */
+  beside(mm: number): string;
+  /** A small length on the machine: decimals in every unit. */
+  fine(mm: number): string;
+  /** The number of a small length without its unit, for dials and axes. */
+  fineNumber(mm: number): string;
+  /** A length on cloth without its unit, to be edited. */
+  editable(mm: number): string;
+  /** What rounding does to a length on cloth as shown, mm; shown minus true. */
+  roundingErrorMm(mm: number): number;
+}
+
+const fineDecimals: Record<LengthUnit, number> = { in: 3, cm: 3, mm: 2 };
+
+function onCloth(mm: number, { unit, inchRounding }: Pick<PreferencesRecord, 'unit' | 'inchRounding'>): FormattedLength {
+  if (unit === 'in') return formatLength(mm, inchRounding);
+  return unit === 'cm' ? formatDecimal(mm, 'cm', 2) : formatDecimal(mm, 'mm', 1);
+}
+
+const minus = (text: string) => text.replace(/^-/, '−');
+
+/** Lengths for given preferences. */
+export function lengthsFor(preferences: Pick<PreferencesRecord, 'unit' | 'inchRounding'>): Lengths {
+  const { unit } = preferences;
+  const fineNumber = (mm: number) => minus(formatDecimal(mm, unit, fineDecimals[unit]).text);
+  const cloth = (mm: number) => `${minus(onCloth(mm, preferences).text)} ${unit}`;
+  return {
+    unit,
+    cloth,
+    beside: (mm) =>
+      unit === 'in'
+        ? `${minus(formatDecimal(mm, 'mm', 1).text)} mm`
+        : `${minus(formatLength(mm, preferences.inchRounding).text)} in`,
+    fineNumber,
+    fine: (mm) => `${fineNumber(mm)} ${unit}`,
+    editable: (mm) => onCloth(mm, preferences).text,
+    roundingErrorMm: (mm) => onCloth(mm, preferences).roundingErrorMm,
+  };
+}
+
+const LengthsContext = createContext<Lengths>(lengthsFor({ unit: 'mm', inchRounding: '1/16' }));
+
+/** Gives every number below it the person's unit. */
+export function LengthsProvider({ children }: { children: ReactNode }) {
+  const { data: preferences } = useRecord('preferences', 'mine');
+  const lengths = useMemo(
+    () => lengthsFor(preferences ?? { unit: 'mm', inchRounding: '1/16' }),
+    [preferences],
+  );
+  return <LengthsContext value={lengths}>{children}</LengthsContext>;
+}
+
+/** How lengths are written for this person. */
+export function useLengths(): Lengths {
+  return useContext(LengthsContext);
+}

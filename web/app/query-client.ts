@@ -1,0 +1,16 @@
+import { QueryClient } from '@tanstack/react-query';
+import { Unreachable } from './api';
+
+/** One cache for the whole app. A refusal is final; only an unreachable server is asked again. */
+export const queryClient = new QueryClient({
+  defaultOptions: {
+    queries: {
+      // The server is on this machine: asking it never waits for a network.
+      networkMode: 'always',
+      staleTime: 5_000,
+      retry: (failures, error) => error instanceof Unreachable && failures < 3,
+      retryDelay: 700,
+    },
+    mutations: { networkMode: 'always' },
+  },
+});

@@ -1,0 +1,104 @@
+import type { QueryClient } from '@tanstack/react-query';
+import { ApiError, Unreachable, send } from './api';
+
+interface Stored {
+  readonly id: string;
+  readonly version: number;
+}
+type Patch = Record<string, unknown>;
+
+/** What a writer tells while it works. */
+export interface WriterEvents {
+  /** The server could, or could not, be reached. */
+  reachable(yes: boolean): void;
+  /** A write was refused; the record shows what is stored again. */
+  refused(error: ApiError): void;
+  /** Something was written: the history has a new entry. */
+  written(): void;
+}
+
+/** How long to wait before asking an unreachable server again, ms. */
+const retryMs = 1500;
+
+/**
+ * Writes changes of records in the order they are made.
+ *
+ * A change shows at once, in the cache. While one write is under way, later changes of the same
+ * record gather and go out together. An unreachable server is asked until it answers; a refusal
+ * puts the stored record back and is reported.
+ */
+export class RecordWriter {
+  private readonly waiting = new Map<string, Patch>();
+  private readonly busy = new Set<string>();
+  private readonly idle = new Set<() => void>();
+
+  constructor(
+    private readonly cache: QueryClient,
+    private readonly events: WriterEvents,
+  ) {}
+
+  /** True while something is not yet on the server's disk. */
+  get pending(): boolean {
+    return this.waiting.size > 0 || this.busy.size > 0;
+  }
+
+  /** Resolves when everything changed so far is stored or refused. */
+  settled(): Promise<void> {
+    return this.pending ? new Promise((done) => this.idle.add(done)) : Promise.resolve();
+  }
+
+  /**
+   * Changes fields of a record.
+   *
+   * @param resource the address's name of the table, e.g. `plans`
+   */
+  change(resource: string, id: string, patch: Patch): void {
+    const key = `${resource}/${id}`;
+    this.show(resource, id, (record) => ({ ...record, ...patch }));
+    this.waiting.set(key, { ...this.waiting.get(key), ...patch });
+    if (!this.busy.has(key)) void this.work(resource, id, key);
+  }
+
+  private show(resource: string, id: string, update: (record: Stored) => Stored): void {
+    this.cache.setQueryData<Stored>([resource, id], (record) => record && update(record));
+    this.cache.setQueriesData<Stored[]>({ queryKey: [resource, 'list'] }, (records) =>
+      records?.map((record) => (record.id === id ? update(record) : record)),
+    );
+  }
+
+  private versionOf(resource: string, id: string): number | undefined {
+    const single = this.cache.getQueryData<Stored>([resource, id]);
+    const lists = this.cache.getQueriesData<Stored[]>({ queryKey: [resource, 'list'] });
+    const listed = lists.flatMap(([, records]) => records ?? []).find((record) => record.id === id);
+    return Math.max(single?.version ?? 0, listed?.version ?? 0) || undefined;
+  }
+
+  private async work(resource: string, id: string, key: string): Promise<void> {
+    this.busy.add(key);
+    for (let patch = this.waiting.get(key); patch; patch = this.waiting.get(key)) {
+      this.waiting.delete(key);
+      try {
+        const version = this.versionOf(resource, id);
+        const stored = await send<Stored>('PATCH', key, { version, ...patch });
+        this.events.reachable(true);
+        this.show(resource, id, () => ({ ...stored, ...this.waiting.get(key) }));
+        this.events.written();
+      } catch (error) {
+        if (error instanceof Unreachable) {
+          this.events.reachable(false);
+          this.waiting.set(key, { ...patch, ...this.waiting.get(key) });
+          await new Promise((again) => setTimeout(again, retryMs));
+          continue;
+        }
+        this.waiting.delete(key);
+        await this.cache.invalidateQueries({ queryKey: [resource] });
+        if (error instanceof ApiError) this.events.refused(error);
+      }
+    }
+    this.busy.delete(key);
+    if (!this.pending) {
+      this.idle.forEach((done) => done());
+      this.idle.clear();
+    }
+  }
+}

@@ -1,0 +1,146 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import type {
+  AttemptRecord,
+  ClothRecord,
+  EdgeRecord,
+  FootRecord,
+  History,
+  MachineRecord,
+  PlanRecord,
+  PreferencesRecord,
+  ProjectRecord,
+} from '../../contract/records';
+import { ApiError, Unreachable, send } from './api';
+import { setReachable } from './connection';
+import { notify } from './notices';
+import { queryClient } from './query-client';
+import { RecordWriter } from './record-writer';
+
+/** Every kind of record, by the name it has in the address. */
+export interface Records {
+  cloths: ClothRecord;
+  machines: MachineRecord;
+  feet: FootRecord;
+  projects: ProjectRecord;
+  edges: EdgeRecord;
+  plans: PlanRecord;
+  attempts: AttemptRecord;
+  preferences: PreferencesRecord;
+}
+export type Resource = keyof Records;
+
+/** Words for a refusal that belongs to no field on the screen. */
+export function tellTrouble(error: unknown): void {
+  if (error instanceof Unreachable) {
+    setReachable(false);
+    return;
+  }
+  const text =
+    error instanceof ApiError && error.code === 'stale'
+      ? 'This was changed in another tab. What is stored is shown now; nothing was overwritten.'
+      : error instanceof Error
+        ? error.message
+        : 'Something went wrong.';
+  notify({ kind: 'trouble', text });
+}
+
+/** The one writer of the app. */
+export const writer = new RecordWriter(queryClient, {
+  reachable: setReachable,
+  refused: tellTrouble,
+  written: () => void queryClient.invalidateQueries({ queryKey: ['history'] }),
+});
+
+/** Changes fields of a record; shows at once, is stored behind. */
+export function change<R extends Resource>(
+  resource: R,
+  id: string,
+  patch: Partial<Records[R]>,
+): void {
+  writer.change(resource, id, patch);
+}
+
+async function load<T>(path: string): Promise<T> {
+  try {
+    const answer = await send<T>('GET', path);
+    setReachable(true);
+    return answer;
+  } catch (error) {
+    if (error instanceof Unreachable) setReachable(false);
+    throw error;
+  }
+}
+
+/** A list of records, narrowed by a field where given. */
+export function useList<R extends Resource>(resource: R, where: Record<string, string> = {}) {
+  const query = new URLSearchParams(where).toString();
+  return useQuery({
+    queryKey: [resource, 'list', where],
+    queryFn: () => load<Records[R][]>(query ? `${resource}?${query}` : resource),
+  });
+}
+
+/** One record. */
+export function useRecord<R extends Resource>(resource: R, id: string | undefined) {
+  return useQuery({
+    queryKey: [resource, id],
+    queryFn: () => load<Records[R]>(`${resource}/${id}`),
+    enabled: id !== undefined,
+  });
+}
+
+/** What undo and redo would do. */
+export function useHistory() {
+  return useQuery({ queryKey: ['history'], queryFn: () => load<History>('history') });
+}
+
+/** Reloads everything, after a change that may touch any record. */
+export function reloadAll(): Promise<void> {
+  return queryClient.invalidateQueries();
+}
+
+/** Undo and redo, after everything that is still on its way. */
+export function useTravel() {
+  return useMutation({
+    mutationFn: async (way: 'undo' | 'redo') => {
+      await writer.settled();
+      const { done } = await send<{ done: string }>('POST', way);
+      await reloadAll();
+      notify({ kind: 'info', text: `${way === 'undo' ? 'Undone' : 'Done again'}: ${done}.` });
+    },
+    onError: tellTrouble,
+  });
+}
+
+/** Creates a record. */
+export function useCreate<R extends Resource>(resource: R) {
+  return useMutation({
+    mutationFn: async (draft: object) => {
+      await writer.settled();
+      return send<Records[R]>('POST', resource, draft);
+    },
+    onSuccess: async (record) => {
+      queryClient.setQueryData([resource, record.id], record);
+      await reloadAll();
+    },
+    onError: (error) => {
+      if (error instanceof Unreachable) setReachable(false);
+    },
+  });
+}
+
+/** Removes a record and what hangs on it; undo brings it back. */
+export function useRemove(resource: Resource) {
+  return useMutation({
+    mutationFn: async ({ id, version }: { id: string; version: number }) => {
+      await writer.settled();
+      await send('DELETE', `${resource}/${id}?version=${version}`);
+    },
+    onSuccess: reloadAll,
+    onError: tellTrouble,
+  });
+}
+
+window.addEventListener('beforeunload', (event) => {
+  if (writer.pending) event.preventDefault();
+});

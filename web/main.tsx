@@ -1,0 +1,24 @@
+import '@fontsource/atkinson-hyperlegible/latin-400.css';
+import '@fontsource/atkinson-hyperlegible/latin-700.css';
+import '@fontsource/vollkorn/latin-600.css';
+import './style.css';
+import { QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { RouterProvider } from 'react-router';
+import { LengthsProvider } from './app/lengths';
+import { queryClient } from './app/query-client';
+import { router } from './app/router';
+
+const root = document.getElementById('root');
+if (root) {
+  createRoot(root).render(
+    <StrictMode>
+      <QueryClientProvider client={queryClient}>
+        <LengthsProvider>
+          <RouterProvider router={router} />
+        </LengthsProvider>
+      </QueryClientProvider>
+    </StrictMode>,
+  );
+}

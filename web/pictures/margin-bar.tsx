@@ -1,0 +1,142 @@
+import type { DriftBelief } from '../../core/margin/belief';
+import type { Margin } from '../../core/margin/margin';
+import { useLengths } from '../app/lengths';
+import { faults } from '../words/facts';
+import { NumbersTable } from './numbers-table';
+import { hill } from './hill';
+import { useBox } from './use-box';
+
+/** The least drift shown to either side, mm; grows with the margin and the spread. */
+const leastReachMm = 1;
+
+function reachOf(margin: Margin, belief: DriftBelief): number {
+  const ends = [margin.fromMm, margin.toMm].filter(Number.isFinite).map(Math.abs);
+  const hand = Math.abs(belief.shiftMm) + 2.5 * belief.sigmaMm;
+  const reach = Math.max(leastReachMm, hand, ...ends.map((end) => Math.min(end, 3) + 0.35));
+  return Math.ceil(reach * 4) / 4;
+}
+
+const axisSteps = [0.25, 0.5, 1];
+
+interface MarginBarProps {
+  readonly margin: Margin;
+  readonly belief: DriftBelief;
+  readonly fromScraps: number;
+  /** What wanders: the fold, a raw edge. */
+  readonly reference: string;
+}
+
+/** How far the edge may wander, what waits at either end, and the hand's own spread over it. */
+export function MarginBar({ margin, belief, fromScraps, reference }: MarginBarProps) {
+  const lengths = useLengths();
+  const [ref, { width }] = useBox<HTMLDivElement>();
+  const reach = reachOf(margin, belief);
+  const pad = 14;
+  const x = (mm: number) => pad + ((mm + reach) / (2 * reach)) * (width - 2 * pad);
+  const clamp = (mm: number) => Math.min(reach, Math.max(-reach, mm));
+  const [from, to] = [clamp(margin.fromMm), clamp(margin.toMm)];
+  const open = margin.toMm > margin.fromMm;
+  const [hillTop, bar, barEnd] = [4, 58, 84];
+  const step = axisSteps.find((candidate) => (candidate / (2 * reach)) * width > 70) ?? 1;
+  const ticks = Array.from({ length: Math.floor(reach / step) * 2 + 1 }, (_, i) =>
+    Number(((i - Math.floor(reach / step)) * step).toFixed(2)),
+  );
+  const left = faults[margin.leftFault ?? '']?.short ?? '';
+  const right = faults[margin.rightFault ?? '']?.short ?? '';
+  // A label goes inside the green when there is room, otherwise the fault's side names it.
+  const roomy = open && x(to) - x(from) > 190;
+  const handWords = fromScraps > 0 ? 'your hand, from your scraps' : 'a steady hand, starting guess';
+
+  return (
+    <div ref={ref} className="w-full">
+      {width > 0 && (
+        <svg width={width} height={122} role="img" aria-label={`Margin of the ${reference}`}>
+          <defs>
+            <pattern id="fault" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+              <rect width="7" height="7" fill="#ecd5cd" />
+              <line x1="0" x2="0" y1="0" y2="7" stroke="#c98f80" strokeWidth="2" />
+            </pattern>
+          </defs>
+          <rect x={x(-reach)} y={bar} width={x(reach) - x(-reach)} height={barEnd - bar} fill="url(#fault)" />
+          {open && <rect x={x(from)} y={bar} width={Math.max(2, x(to) - x(from))} height={barEnd - bar} fill="#8ba26f" />}
+          <path d={hill(belief, reach, x, bar, hillTop)} fill="#235387" fillOpacity={0.2} stroke="#235387" strokeWidth={1.5} />
+          {open &&
+            [
+              [margin.fromMm, from],
+              [margin.toMm, to],
+            ].map(([end, at], i) =>
+              Number.isFinite(end) ? (
+                <line key={i} x1={x(at as number)} x2={x(at as number)} y1={bar - 12} y2={barEnd + 6} stroke="#26272b" strokeWidth={3} />
+              ) : null,
+            )}
+          <line x1={x(0)} x2={x(0)} y1={hillTop} y2={barEnd + 6} stroke="#235387" strokeWidth={2} strokeDasharray="5 4" />
+          {ticks.map((tick) => (
+            <g key={tick}>
+              <line x1={x(tick)} x2={x(tick)} y1={barEnd} y2={barEnd + 5} stroke="#57534a" />
+              <text x={x(tick)} y={barEnd + 20} textAnchor="middle" fontSize={13} fill="#57534a">
+                {tick > 0 ? '+' : ''}
+                {lengths.fineNumber(tick)}
+              </text>
+            </g>
+          ))}
+          <g fontSize={14} fontWeight={700}>
+            {roomy && (
+              <>
+                <text x={x(from) + 8} y={barEnd - 8} fill="#16240c">
+                  {lengths.fineNumber(-margin.fromMm)} left
+                </text>
+                <text x={x(to) - 8} y={barEnd - 8} fill="#16240c" textAnchor="end">
+                  {lengths.fineNumber(margin.toMm)} right
+                </text>
+              </>
+            )}
+            <Fault text={left} atX={x(from) - 8} anchor="end" y={barEnd - 8} />
+            <Fault text={right} atX={x(to) + 8} anchor="start" y={barEnd - 8} />
+          </g>
+          <text x={x(-reach)} y={119} fontSize={13} fill="#57534a">
+            ← {reference} drifts left
+          </text>
+          <text x={width / 2} y={119} fontSize={13} fill="#235387" textAnchor="middle">
+            blue hill: {handWords}, spread {lengths.fine(belief.sigmaMm)}
+          </text>
+          <text x={x(reach)} y={119} fontSize={13} fill="#57534a" textAnchor="end">
+            {lengths.unit} · drifts right →
+          </text>
+        </svg>
+      )}
+      <NumbersTable
+        caption="The margin in numbers"
+        rows={[
+          ['May drift left', Number.isFinite(margin.fromMm) ? lengths.fine(-margin.fromMm) : 'any amount'],
+          ['Then', faults[margin.leftFault ?? '']?.long ?? 'nothing'],
+          ['May drift right', Number.isFinite(margin.toMm) ? lengths.fine(margin.toMm) : 'any amount'],
+          ['Then', faults[margin.rightFault ?? '']?.long ?? 'nothing'],
+          ['Offset', lengths.fine(belief.shiftMm)],
+          ['Spread', lengths.fine(belief.sigmaMm)],
+        ].map(([name, value], i) => [`${name}${i === 3 ? ' ' : ''}`, value ?? ''] as const)}
+      />
+    </div>
+  );
+}
+
+/** A fault's name on the hatching, on a plain ground so that it can be read. */
+function Fault(props: { text: string; atX: number; anchor: 'start' | 'end'; y: number }) {
+  const { text, atX, anchor, y } = props;
+  if (!text) return null;
+  const width = text.length * 7.4 + 8;
+  return (
+    <>
+      <rect
+        x={anchor === 'start' ? atX - 4 : atX - width + 4}
+        y={y - 14}
+        width={width}
+        height={19}
+        fill="#fbf7ee"
+        rx={2}
+      />
+      <text x={atX} y={y} textAnchor={anchor} fill="#963226">
+        {text}
+      </text>
+    </>
+  );
+}

@@ -1,0 +1,262 @@
+import type { ClothRegion, Finish, SewingPlan } from '../../core/finish/finish';
+import { needleRadiusMm } from '../../core/kit/needle';
+import type { DriftBelief } from '../../core/margin/belief';
+import { allowedDrift } from '../../core/margin/check';
+import type { Judgement } from '../../core/plan/judge';
+import { needlePath } from '../../core/stitch/needle-path';
+import { repeatOf } from '../../core/stitch/repeat';
+import type { FootRecord } from '../../contract/records';
+import { useLengths } from '../app/lengths';
+import { regionNames } from '../words/facts';
+import { NumbersTable } from './numbers-table';
+import { useBox } from './use-box';
+
+interface UnderFootProps {
+  readonly finish: Finish;
+  readonly plan: SewingPlan;
+  readonly foot: FootRecord;
+  readonly judgement: Judgement;
+  readonly belief: DriftBelief;
+}
+
+/** A window onto the bed: what x and y in mm it shows and where on the screen. */
+interface View {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+  readonly pxPerMm: number;
+  /** mm at the middle of the window. */
+  readonly midXMm: number;
+  readonly midYMm: number;
+}
+
+const px = (view: View, xMm: number) => view.x + view.width / 2 + (xMm - view.midXMm) * view.pxPerMm;
+const py = (view: View, yMm: number) => view.y + view.height / 2 - (yMm - view.midYMm) * view.pxPerMm;
+
+/** The drift the picture shows as a band: nine stitches of ten. */
+const bandSigmas = 1.645;
+
+function Scene({ view, lens, ...props }: UnderFootProps & { view: View; lens: boolean }) {
+  const { finish, plan, foot, judgement, belief } = props;
+  const { settings } = judgement;
+  const guide = settings.guideMm;
+  const reference = guide + belief.shiftMm;
+  const repeatMm = repeatOf(plan.stitch).stitches * settings.lengthMm;
+  const repeats = Math.ceil((view.height / view.pxPerMm / repeatMm) * 1.5) + 3;
+  const path = needlePath(plan.stitch, settings, repeats);
+  // The needle, y = 0, is making a bite; what was sewn lies behind it, what comes before it.
+  const firstBiteMm = path.find(({ role }) => role === 'bite')?.yMm ?? 0;
+  const shiftMm = firstBiteMm + Math.floor(repeats / 2) * repeatMm;
+  const holes = path.map((hole) => ({ ...hole, yMm: hole.yMm - shiftMm }));
+  const sewn = holes.filter(({ yMm }) => yMm >= -1e-9);
+  const toCome = holes.filter(({ yMm }) => yMm < 1e-9);
+  const [top, bottom] = [view.y, view.y + view.height];
+  const edgeOf = (mm: number) => Math.min(view.x + view.width, Math.max(view.x, px(view, mm)));
+  const [slotLeft, slotRight] = plan.foot.slotMm;
+  const slotHalfMm = 2.2;
+  const band = bandSigmas * belief.sigmaMm;
+  const radius = needleRadiusMm(plan.needleSize) * view.pxPerMm;
+  const counted = judgement.checks.find(({ name }) => name === finish.countedCheck);
+  const allowed = counted ? allowedDrift(counted, counted.v0Mm) : null;
+  const sole = foot.soleMm;
+
+  return (
+    <g clipPath={`url(#clip-${lens ? 'lens' : 'bed'})`}>
+      <rect x={view.x} y={view.y} width={view.width} height={view.height} fill="#fdfbf5" />
+      {finish.regions(plan).map((region: ClothRegion) => {
+        const [from, to] = [edgeOf(reference + region.fromMm), edgeOf(reference + region.toMm)];
+        return (
+          <g key={region.name}>
+            <rect x={from} y={top} width={Math.max(0, to - from)} height={bottom - top} fill={region.layers > 1 ? '#cdbfa5' : '#e4d9c4'} />
+            <rect x={from} y={top} width={Math.max(0, to - from)} height={bottom - top} fill="url(#weave)" />
+            {Number.isFinite(region.toMm) && region.layers === 1 && (
+              <line x1={to} x2={to} y1={top} y2={bottom} stroke="#8d8069" strokeWidth={1.5} strokeDasharray="2 3" />
+            )}
+          </g>
+        );
+      })}
+      {/* the foot, see-through, with its slot */}
+      <g fill="#57534a" fillOpacity={0.13} stroke="#26272b" strokeOpacity={0.55} strokeWidth={1.5}>
+        <path
+          fillRule="evenodd"
+          d={`${roundedRect(px(view, -sole.widthMm / 2), py(view, sole.heelMm), sole.widthMm * view.pxPerMm, (sole.heelMm + sole.toeMm) * view.pxPerMm, 10)} ${roundedRect(px(view, slotLeft), py(view, slotHalfMm), (slotRight - slotLeft) * view.pxPerMm, slotHalfMm * 2 * view.pxPerMm, 8)}`}
+        />
+      </g>
+      {/* where the fold wanders */}
+      <rect x={px(view, reference - band)} y={top} width={Math.max(1, 2 * band * view.pxPerMm)} height={bottom - top} fill="#235387" fillOpacity={0.17} />
+      {allowed && allowed[1] > allowed[0] && (
+        <g stroke="#3f5c2a" strokeWidth={lens ? 3 : 2} fill="#8ba26f">
+          {[0, -1, 1].map((i) => {
+            const y = py(view, i * repeatMm);
+            const [from, to] = [px(view, guide + Math.max(-30, allowed[0])), px(view, guide + Math.min(30, allowed[1]))];
+            const half = lens ? 16 : 9;
+            return (
+              <g key={i}>
+                <rect x={from} y={y - half / 2} width={to - from} height={half} fillOpacity={0.55} stroke="none" />
+                <line x1={from} x2={from} y1={y - half} y2={y + half} />
+                <line x1={to} x2={to} y1={y - half} y2={y + half} />
+              </g>
+            );
+          })}
+        </g>
+      )}
+      <line x1={px(view, reference)} x2={px(view, reference)} y1={top} y2={bottom} stroke="#235387" strokeWidth={2.5} />
+      {/* the guide in front of the needle */}
+      <line x1={px(view, guide)} x2={px(view, guide)} y1={py(view, -slotHalfMm)} y2={py(view, -sole.toeMm)} stroke="#26272b" strokeWidth={Math.max(3, 0.35 * view.pxPerMm)} />
+      {[sewn, toCome].map((part) => (
+        <path
+          key={part === sewn ? 'sewn' : 'to-come'}
+          d={part.map(({ xMm, yMm }, i) => `${i ? 'L' : 'M'}${px(view, xMm).toFixed(1)},${py(view, yMm).toFixed(1)}`).join(' ')}
+          fill="none"
+          stroke="#26272b"
+          strokeWidth={lens ? 2.5 : 1.6}
+          strokeOpacity={part === sewn ? 1 : 0.4}
+          strokeDasharray={part === sewn ? undefined : '4 4'}
+        />
+      ))}
+      {holes.map(({ xMm, yMm, role }, i) => (
+        <g key={i}>
+          <circle cx={px(view, xMm)} cy={py(view, yMm)} r={Math.max(2.5, radius)} fill={role === 'bite' ? '#3f5c2a' : '#26272b'} fillOpacity={lens ? 0.3 : 1} stroke={role === 'bite' ? '#3f5c2a' : '#26272b'} />
+          {lens && <circle cx={px(view, xMm)} cy={py(view, yMm)} r={3.5} fill={role === 'bite' ? '#3f5c2a' : '#26272b'} />}
+        </g>
+      ))}
+    </g>
+  );
+}
+
+function roundedRect(x: number, y: number, width: number, height: number, r: number): string {
+  const k = Math.min(r, width / 2, height / 2);
+  return `M${x + k},${y} h${width - 2 * k} a${k},${k} 0 0 1 ${k},${k} v${height - 2 * k} a${k},${k} 0 0 1 ${-k},${k} h${-(width - 2 * k)} a${k},${k} 0 0 1 ${-k},${-k} v${-(height - 2 * k)} a${k},${k} 0 0 1 ${k},${-k} Z`;
+}
+
+/**
+ * From above: foot, slot, guide, needle swing and holes, the cloth's edge with its drift band, and
+ * what the counted check allows. Left the bed, to scale; right a lens on the needle.
+ */
+export function UnderFoot(props: UnderFootProps) {
+  const { plan, judgement, belief, foot, finish } = props;
+  const lengths = useLengths();
+  const [ref, { width, height }] = useBox<HTMLDivElement>();
+  const { settings, clearance, blocked } = judgement;
+  const repeatMm = repeatOf(plan.stitch).stitches * settings.lengthMm;
+  const holes = needlePath(plan.stitch, settings, 1);
+  const xs = holes.map(({ xMm }) => xMm);
+  const [swingLeft, swingRight] = [Math.min(...xs), Math.max(...xs)];
+  const rulerHeight = 44;
+  const bedWidth = Math.max(0, width * 0.52);
+  const bed: View = {
+    x: 0,
+    y: 0,
+    width: bedWidth,
+    height: height - rulerHeight,
+    pxPerMm: Math.min((height - rulerHeight) / (repeatMm * 1.35), bedWidth / (foot.soleMm.widthMm + 5)),
+    midXMm: 0,
+    midYMm: 0,
+  };
+  const focus = [settings.guideMm, swingLeft, swingRight];
+  const lensSpan = Math.max(...focus) - Math.min(...focus) + 1.9;
+  const lensX = bedWidth + 14;
+  const lens: View = {
+    x: lensX,
+    y: 0,
+    width: Math.max(0, width - lensX),
+    height: height - rulerHeight,
+    pxPerMm: Math.max(1, (width - lensX) / lensSpan),
+    midXMm: (Math.max(...focus) + Math.min(...focus)) / 2,
+    // The bite sits in the lower part, so that the run comes into sight above it.
+    midYMm: ((height - rulerHeight) * 0.1) / Math.max(1, (width - lensX) / lensSpan),
+  };
+  const lensTimes = lens.pxPerMm / bed.pxPerMm;
+  const counted = judgement.checks.find(({ name }) => name === finish.countedCheck);
+  const bite = holes.find(({ role }) => role === 'bite');
+  const run = holes.find(({ role }) => role === 'run');
+  const ruler = (view: View, step: number) => {
+    const from = Math.ceil((view.midXMm - view.width / 2 / view.pxPerMm) / step);
+    const to = Math.floor((view.midXMm + view.width / 2 / view.pxPerMm) / step);
+    return Array.from({ length: to - from + 1 }, (_, i) => Number(((from + i) * step).toFixed(2)));
+  };
+  const stepFor = (view: View) => [0.25, 0.5, 1, 2, 5].find((step) => step * view.pxPerMm > 42) ?? 5;
+
+  return (
+    <div ref={ref} className="relative h-full w-full overflow-hidden">
+      {width > 0 && height > 80 && (
+        <svg width={width} height={height} role="img" aria-label="View under the foot, to scale">
+          <defs>
+            <pattern id="weave" width="6" height="6" patternUnits="userSpaceOnUse">
+              <path d="M0,0 l6,6 M-1,5 l2,2 M5,-1 l2,2" stroke="#8d8069" strokeOpacity="0.28" />
+            </pattern>
+            {[bed, lens].map((view) => (
+              <clipPath key={view === bed ? 'bed' : 'lens'} id={`clip-${view === bed ? 'bed' : 'lens'}`}>
+                <rect x={view.x} y={view.y} width={view.width} height={view.height} />
+              </clipPath>
+            ))}
+          </defs>
+          {[bed, lens].map((view) => (
+            <g key={view === bed ? 'bed' : 'lens'}>
+              <Scene {...props} view={view} lens={view === lens} />
+              <rect x={view.x} y={view.y} width={view.width} height={view.height} fill="none" stroke={view === lens ? '#26272b' : '#d8cbb4'} strokeWidth={view === lens ? 2 : 1} />
+              {ruler(view, stepFor(view)).map((tick) => (
+                <g key={tick}>
+                  <line x1={px(view, tick)} x2={px(view, tick)} y1={view.height} y2={view.height + 6} stroke="#57534a" />
+                  <text x={Math.min(width - 16, Math.max(12, px(view, tick)))} y={view.height + 21} fontSize={13} textAnchor="middle" fill="#57534a">
+                    {lengths.fineNumber(tick)}
+                  </text>
+                </g>
+              ))}
+            </g>
+          ))}
+          {/* needle swing against the slot, on the bed's ruler */}
+          <line x1={px(bed, swingLeft)} x2={px(bed, swingRight)} y1={bed.height + 31} y2={bed.height + 31} stroke={blocked ? '#963226' : '#26272b'} strokeWidth={7} strokeLinecap="round" />
+          <Label x={8} y={20} text={regionNames['garment-folded-back'] ?? ''} />
+          <Label x={bed.width - 8} y={20} text={`extension ${lengths.cloth(plan.fold.extensionMm ?? 0)}`} end />
+          <Label x={lens.x + 8} y={20} text={`×${lensTimes.toFixed(lensTimes < 10 ? 1 : 0)} lens`} strong />
+          {bite && counted && (
+            <Label x={lens.x + 8} y={lens.height - 12} text={`bite ${lengths.fine(counted.v0Mm)}, good from ${lengths.fine(counted.loMm)} to ${lengths.fine(counted.hiMm)}`} colour="#3f5c2a" strong />
+          )}
+          {run && <Label x={lens.x + lens.width - 8} y={20} text={`run ${lengths.fine(Math.abs(run.xMm - settings.guideMm))} from the blade`} end />}
+          <Label x={px(bed, settings.guideMm + belief.shiftMm) - 6} y={bed.height - 12} text="fold" colour="#235387" strong end />
+        </svg>
+      )}
+      {blocked && (
+        <div className="absolute inset-x-6 top-1/3 grid place-items-center" role="alert">
+          <p className="rounded-[3px] border-4 border-madder bg-slip px-5 py-3 text-center text-xl font-bold text-madder">
+            ✕ Blocked. The needle would meet {clearance.clearanceMm < 0 ? `the ${clearance.nearest}` : 'the end of its swing'}{' '}
+            on the {clearance.side}.
+          </p>
+        </div>
+      )}
+      <NumbersTable
+        caption="Under the foot, in numbers"
+        rows={[
+          ['Needle swings from', lengths.fine(swingLeft)],
+          ['to', lengths.fine(swingRight)],
+          ['Slot from', lengths.fine(plan.foot.slotMm[0])],
+          ['Slot to', lengths.fine(plan.foot.slotMm[1])],
+          ['Clearance', lengths.fine(clearance.clearanceMm)],
+          ['Blade at', lengths.fine(settings.guideMm)],
+          ...judgement.checks.map((check): [string, string] => [check.name, lengths.fine(check.v0Mm)]),
+        ]}
+      />
+    </div>
+  );
+}
+
+function Label(props: { x: number; y: number; text: string; end?: boolean; strong?: boolean; colour?: string }) {
+  const { x, y, text, end = false, strong = false, colour = '#26272b' } = props;
+  return (
+    <text
+      x={x}
+      y={y}
+      fontSize={14}
+      fontWeight={strong ? 700 : 400}
+      textAnchor={end ? 'end' : 'start'}
+      fill={colour}
+      stroke="#f7f1e5"
+      strokeWidth={4}
+      paintOrder="stroke"
+    >
+      {text}
+    </text>
+  );
+}

@@ -1,0 +1,47 @@
+import { useList, change } from '../../app/records';
+import { useLengths } from '../../app/lengths';
+import { ClothEditor } from '../cloths/cloth-editor';
+import { ClothCard } from '../cloths/cloth-card';
+import { ClothPicker } from '../cloths/cloth-picker';
+import type { Bench } from './bench';
+
+/** The shelf to pick from, and the home tests of the cloth that was picked. */
+export function ClothTable({ bench }: { bench: Bench }) {
+  const cloths = useList('cloths');
+  return (
+    <div className="grid h-full lg:grid-cols-[17rem_minmax(0,1fr)]">
+      <ClothPicker
+        cloths={cloths.data ?? []}
+        chosen={bench.cloth.id}
+        onChoose={(clothId) => {
+          change('edges', bench.edge.id, { clothId });
+          // Dials solved for another cloth mean nothing for this one.
+          if (bench.record.settings) change('plans', bench.record.id, { settings: null });
+        }}
+      />
+      <div className="overflow-y-auto border-l border-line p-4">
+        <ClothEditor key={bench.cloth.id} cloth={bench.cloth} />
+      </div>
+    </div>
+  );
+}
+
+/** What the tests come to, and what that means for this hem. */
+export function ClothSlip({ bench }: { bench: Bench }) {
+  const { fine } = useLengths();
+  const window = bench.set?.checks.find(({ name }) => name === bench.finish.countedCheck);
+  return (
+    <>
+      <ClothCard cloth={bench.cloth} />
+      {window && (
+        <div className="pt-3">
+          <h3 className="text-lg">For a blind hem</h3>
+          <p>
+            A bite between <b>{fine(window.loMm)}</b> and <b>{fine(window.hiMm)}</b> holds and
+            hides. Thick cloth leaves more room than thin.
+          </p>
+        </div>
+      )}
+    </>
+  );
+}

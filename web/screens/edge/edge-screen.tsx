@@ -1,0 +1,79 @@
+import { useEffect } from 'react';
+import { Link, Navigate, useNavigate, useParams } from 'react-router';
+import { useRecord } from '../../app/records';
+import { LoadState } from '../../app/trouble';
+import { useEdgeBench, type Bench } from './bench';
+import { MarginPanel } from './margin-panel';
+import { stations } from './stations';
+import { StationStrip } from './station-strip';
+
+/** Digits go to stations, brackets move the dial in focus, t logs a scrap. */
+function useEdgeKeys(edgeId: string) {
+  const navigate = useNavigate();
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const target = event.target as HTMLElement;
+      const typing = target.matches('input, textarea, select');
+      if (event.ctrlKey || event.metaKey || event.altKey) return;
+      if (event.key === '[' || event.key === ']') {
+        // Without a dial in focus, the first one on the slip is meant.
+        const row = document.querySelector<HTMLElement>('[data-dial] input');
+        if (!typing && row) {
+          event.preventDefault();
+          row.focus();
+          row.dispatchEvent(new KeyboardEvent('keydown', { key: event.key, bubbles: true }));
+        }
+        return;
+      }
+      if (typing || document.querySelector('[role="dialog"], [role="alertdialog"]')) return;
+      const station = event.key === 't' ? stations.at(-1) : stations[Number(event.key) - 1];
+      if (!station) return;
+      event.preventDefault();
+      void navigate(`/edges/${edgeId}/${station.id}`);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [edgeId, navigate]);
+}
+
+function Stations({ bench, stationId }: { bench: Bench; stationId: string }) {
+  const project = useRecord('projects', bench.edge.projectId);
+  const station = stations.find(({ id }) => id === stationId);
+  useEdgeKeys(bench.edge.id);
+  if (!station) return <Navigate to={`/edges/${bench.edge.id}/cloth`} replace />;
+  const { Table, Slip } = station;
+  return (
+    <>
+      <nav aria-label="Where you are" className="no-print flex min-h-9 shrink-0 items-center gap-2 px-5 text-sm">
+        <Link to={`/projects/${bench.edge.projectId}`} className="shrink-0 underline underline-offset-2">
+          {project.data?.name ?? 'Project'}
+        </Link>
+        <span aria-hidden>/</span>
+        <h1 className="truncate font-body text-sm font-bold">{bench.edge.name}</h1>
+      </nav>
+      <StationStrip bench={bench} current={station.id} />
+      <main
+        key={station.id}
+        className="grid min-h-0 grow gap-4 p-4 lg:grid-cols-[minmax(0,1fr)_21.5rem] lg:px-5"
+      >
+        <div className="no-print flex min-h-0 flex-col gap-3">
+          <section aria-label={`${station.name}: the table`} className="sheet min-h-80 grow overflow-auto lg:min-h-0">
+            <Table bench={bench} />
+          </section>
+          <MarginPanel bench={bench} />
+        </div>
+        <aside aria-label={`${station.name}: the slip`} className="slip min-h-0 overflow-y-auto px-5 py-4">
+          <Slip bench={bench} />
+        </aside>
+      </main>
+    </>
+  );
+}
+
+/** One edge: stations, table, slip and the margin, all in one place. */
+export function EdgeScreen() {
+  const { edgeId = '', station = 'cloth' } = useParams();
+  const state = useEdgeBench(edgeId);
+  if (state.state === 'ready') return <Stations bench={state.bench} stationId={station} />;
+  return <LoadState what="edge" error={state.state === 'failed' ? state.error : null} />;
+}

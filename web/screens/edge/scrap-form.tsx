@@ -1,0 +1,161 @@
+import { useState } from 'react';
+import { dialField, dialTravel, type Dial } from '../../../core/kit/dial-steps';
+import { judge } from '../../../core/plan/judge';
+import type { AttemptDraft } from '../../../contract/records';
+import { ApiError } from '../../app/api';
+import { useLengths } from '../../app/lengths';
+import { notify } from '../../app/notices';
+import { useCreate } from '../../app/records';
+import { Button } from '../../controls/button';
+import { LengthField } from '../../controls/length-field';
+import { Stepper } from '../../controls/stepper';
+import { dialNames } from '../../words/facts';
+import type { Bench } from './bench';
+import { useScrapDraft } from './scrap-draft';
+
+const dials: readonly Dial[] = ['width', 'length', 'needlePosition', 'guide'];
+
+/** A count that is whole and not negative; NaN and null count as missing. */
+const counts = (value: number | null): value is number =>
+  value !== null && Number.isInteger(value) && value >= 0;
+
+/** What a scrap shows, counted along it, with the setting it was sewn at. */
+export function ScrapForm({ bench }: { bench: Bench }) {
+  const { finish, record, plan, set, attempts } = bench;
+  const lengths = useLengths();
+  const create = useCreate('attempts');
+  const { draft, set: setDraft, clear, sewnAt } = useScrapDraft(record.id);
+  const [tried, setTried] = useState(false);
+  const number = Math.max(0, ...attempts.map((attempt) => attempt.number)) + 1;
+  if (!bench.dials || !set) return <p className="p-4 text-soft">Needs a setting first; see the margin below.</p>;
+  const sewn = sewnAt(bench.dials);
+  const blocked = judge(set, sewn).blocked;
+
+  const trouble = {
+    n: counts(draft.n) && draft.n >= 1 ? undefined : 'Count at least one bite, a whole number.',
+    short: counts(draft.short) ? undefined : 'A whole number, 0 or more.',
+    over: counts(draft.over) ? undefined : 'A whole number, 0 or more.',
+  };
+  const faulty = (draft.short ?? 0) + (draft.over ?? 0);
+  const tooMany =
+    !trouble.n && faulty > (draft.n ?? 0)
+      ? `${draft.short} missed and ${draft.over} shown are more than the ${draft.n} counted.`
+      : undefined;
+  const wrong = trouble.n ?? trouble.short ?? trouble.over ?? tooMany;
+
+  const record_ = async () => {
+    setTried(true);
+    if (wrong || blocked || create.isPending) return;
+    const body: AttemptDraft = {
+      id: draft.id,
+      planId: record.id,
+      settings: sewn,
+      counts: [
+        {
+          check: finish.countedCheck,
+          n: draft.n ?? 0,
+          short: draft.short ?? 0,
+          over: draft.over ?? 0,
+        },
+      ],
+      note: draft.note,
+    };
+    await create.mutateAsync(body);
+    clear();
+    setTried(false);
+    notify({ kind: 'info', text: `Scrap ${number} is in the book.` });
+  };
+
+  return (
+    <form
+      className="grid min-h-0 content-start gap-1 overflow-y-auto p-4"
+      aria-label={`Scrap ${number}`}
+      onSubmit={(event) => {
+        event.preventDefault();
+        record_().catch(() => undefined);
+      }}
+    >
+      <h2 className="text-xl">Scrap {number}: what it shows</h2>
+      <p className="text-sm text-soft">Same cloth, same layers. Lay it inside up and count along it.</p>
+      <Stepper
+        label="Bites sewn"
+        about="swings into the fold"
+        value={draft.n ?? NaN}
+        least={1}
+        trouble={tried ? trouble.n : undefined}
+        onChange={(n) => setDraft({ n: Number.isNaN(n) ? null : n })}
+      />
+      <Stepper
+        label="Missed the fold"
+        about="holes in the extension only"
+        value={draft.short ?? NaN}
+        least={0}
+        trouble={tooMany ?? (tried ? trouble.short : undefined)}
+        onChange={(short) => setDraft({ short: Number.isNaN(short) ? null : short })}
+      />
+      <Stepper
+        label="Show on the right side"
+        about={`thread longer than ${lengths.fine(plan.pickMm)}`}
+        value={draft.over ?? NaN}
+        least={0}
+        trouble={tried ? trouble.over : undefined}
+        onChange={(over) => setDraft({ over: Number.isNaN(over) ? null : over })}
+      />
+      <fieldset className="border-b border-line py-2">
+        <legend className="float-left w-full pb-1 font-bold">
+          Sewn at{' '}
+          <span className="font-normal text-soft">
+            {draft.settings ? 'what you typed' : 'the setting on the slip'}
+          </span>
+        </legend>
+        <div className="flex flex-wrap gap-3">
+          {dials
+            .filter((dial) => dialTravel(dial, plan.machine, plan.foot.guide).stepMm > 0)
+            .map((dial) => (
+              <LengthField
+                key={dial}
+                fine
+                label={dialNames[dial]}
+                value={sewn[dialField[dial]]}
+                refuse={(mm) => {
+                  const { fromMm, toMm } = dialTravel(dial, plan.machine, plan.foot.guide);
+                  return mm >= fromMm - 1e-6 && mm <= toMm + 1e-6
+                    ? null
+                    : `This goes from ${lengths.fine(fromMm)} to ${lengths.fine(toMm)}.`;
+                }}
+                onCommit={(mm) =>
+                  mm !== null && setDraft({ settings: { ...sewn, [dialField[dial]]: mm } })
+                }
+              />
+            ))}
+        </div>
+      </fieldset>
+      <label className="block pt-1">
+        <span className="text-sm text-soft">Note</span>
+        <textarea
+          className="field"
+          rows={1}
+          maxLength={2000}
+          value={draft.note}
+          placeholder="ridge, pits, puckers, thread…"
+          onChange={(event) => setDraft({ note: event.target.value })}
+        />
+      </label>
+      {blocked && (
+        <p role="alert" className="font-bold text-madder">
+          ✕ At this setting the needle would meet metal; it can’t be recorded as sewn.
+        </p>
+      )}
+      {create.error && (
+        <p role="alert" className="font-bold text-madder">
+          {create.error instanceof ApiError
+            ? create.error.message
+            : 'The server does not answer. Your counts are kept here; record them again when it is back.'}
+        </p>
+      )}
+      <Button type="submit" look="solid" disabled={blocked || create.isPending}>
+        Record scrap {number}
+      </Button>
+    </form>
+  );
+}

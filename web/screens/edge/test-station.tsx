@@ -1,0 +1,156 @@
+import { dialField } from '../../../core/kit/dial-steps';
+import { acceptedFaultShare } from '../../../core/margin/advise';
+import { countedAlongEdge } from '../../../core/plan/judge';
+import { useLengths, type Lengths } from '../../app/lengths';
+import { change } from '../../app/records';
+import { Button } from '../../controls/button';
+import { dialNames } from '../../words/facts';
+import { about, counted, ofHundred } from '../../words/number';
+import type { Bench } from './bench';
+import { ScrapForm } from './scrap-form';
+import { ScrapList } from './scrap-list';
+
+/** Counting a scrap, above what earlier scraps came to. */
+export function TestTable({ bench }: { bench: Bench }) {
+  return (
+    <div className="grid h-full grid-cols-1 xl:grid-cols-[21rem_minmax(0,1fr)]">
+      <ScrapForm key={bench.record.id} bench={bench} />
+      <div className="min-h-0 overflow-y-auto border-l border-line">
+        <ScrapList bench={bench} />
+      </div>
+    </div>
+  );
+}
+
+type Lesson = NonNullable<Bench['lesson']>;
+
+function belief({ posterior }: Lesson, { fine }: Lengths): string {
+  const { shiftMm } = posterior;
+  if (Math.abs(shiftMm) < 0.03) return 'Your fold runs where the blade is.';
+  const side = shiftMm < 0 ? 'left' : 'right';
+  const so = shiftMm < 0 ? 'so bites fall short' : 'so bites go deep';
+  return `Your fold runs about ${fine(Math.abs(shiftMm))} ${side} of the blade, ${so}.`;
+}
+
+function Interval({ name, mm, interval }: { name: string; mm: number; interval: readonly [number, number] }) {
+  const { fine, fineNumber } = useLengths();
+  return (
+    <div className="flex items-baseline justify-between gap-3 py-0.5">
+      <dt>{name}</dt>
+      <dd className="text-right">
+        <b>{fine(mm)}</b>
+        <span className="text-sm text-soft">
+          {' '}
+          ({fineNumber(interval[0])} to {fineNumber(interval[1])})
+        </span>
+      </dd>
+    </div>
+  );
+}
+
+/** What the scraps say, and the one next move. */
+export function TestSlip({ bench }: { bench: Bench }) {
+  const { lesson, pooled, attempts, record, finish, plan } = bench;
+  const lengths = useLengths();
+  const last = pooled.at(-1);
+  if (!lesson || !last) {
+    return (
+      <div>
+        <h2 className="text-2xl">{attempts.length > 0 && bench.busy ? 'Reading the scraps…' : 'Sew the first scrap'}</h2>
+        <p className="pt-2 text-soft">
+          {attempts.length > 0
+            ? 'The scraps so far were sewn with another set-up; they teach nothing about this one.'
+            : 'What your hand does is not known yet; the spread on the bar is a starting guess.'}
+        </p>
+        <ol className="list-decimal space-y-1 pt-3 pl-5">
+          <li>Same cloth, same layers, folded as for the hem.</li>
+          <li>Set the dials as on the slip. Handwheel for the first stitches.</li>
+          <li>Sew about 24 bites, a hand’s length or two.</li>
+          <li>Count both faces and record.</li>
+        </ol>
+      </div>
+    );
+  }
+  const { next, now, instead, enough, posterior } = lesson;
+  const stitches = countedAlongEdge(finish, plan, now.settings.lengthMm);
+  const accepted = Math.max(1, stitches * acceptedFaultShare);
+  const taken = next.change && bench.dials && bench.dials[dialField[next.change.dial]] === next.settings[dialField[next.change.dial]];
+  const kept = record.keptAttemptId === last.id;
+  const keep = () =>
+    change('plans', record.id, { keptAttemptId: last.id, settings: last.settings });
+  const bites = counted(pooled.reduce((sum, { counts }) => sum + (counts[0]?.n ?? 0), 0), 'bite');
+  const from = `from ${bites} on ${counted(pooled.length, 'scrap')}`;
+  const resew = `about ${about(now.predicted.expectedFaults)} of ${Math.round(stitches)}`;
+
+  return (
+    <div className="flex min-h-full flex-col">
+      {enough || !next.change ? (
+        <>
+          <h2 className="text-2xl">{enough ? 'Enough. Sew the edge.' : 'No dial gains more'}</h2>
+          <p className="text-sm text-soft">{from}</p>
+          <p className="border-b border-line py-3">
+            <span className={`big-number text-5xl ${enough ? 'text-moss' : ''}`}>{ofHundred(now.predicted.ok)}</span> of 100
+            <span className="block">
+              Expect {resew} bites to resew at the setting of scrap {last.number}.
+            </span>
+          </p>
+          {!enough && (
+            <p className="border-b border-line py-3">
+              Another scrap at this setting would make it surer; a finer machine or a thicker thread
+              allowance would widen the margin.
+            </p>
+          )}
+        </>
+      ) : (
+        <>
+          <h2 className="text-2xl">Move one dial</h2>
+          <p className="text-sm text-soft">{from}</p>
+          <div className="border-b border-line py-3" data-testid="advice">
+            <p>{dialNames[next.change.dial]}</p>
+            <p className="big-number text-5xl">
+              {lengths.fineNumber(next.change.fromMm)} <span className="text-3xl text-seam">to</span>{' '}
+              {lengths.fineNumber(next.change.toMm)}
+              <span className="font-body text-base font-normal text-soft"> {lengths.unit}</span>
+            </p>
+            <p className="pt-1">{belief(lesson, lengths)}</p>
+          </div>
+          <p className="border-b border-line py-3">
+            <b>Expect</b> about {about(next.predicted.expectedFaults)} of {Math.round(stitches)} bites to
+            resew, down from {about(now.predicted.expectedFaults)}.
+          </p>
+          {instead?.change && (
+            <p className="border-b border-line py-3">
+              <b>Or instead</b> {dialNames[instead.change.dial].toLowerCase()}{' '}
+              {lengths.fineNumber(instead.change.fromMm)} to {lengths.fine(instead.change.toMm)}: about{' '}
+              {about(instead.predicted.expectedFaults)} to resew.
+            </p>
+          )}
+        </>
+      )}
+      <dl className="border-b border-line py-2">
+        <Interval name="Offset" mm={posterior.shiftMm} interval={posterior.shiftInterval} />
+        <Interval name="Spread" mm={posterior.sigmaMm} interval={posterior.sigmaInterval} />
+        <p className="text-sm text-soft">nine chances of ten in brackets</p>
+      </dl>
+      <p className="py-2 text-sm text-soft">
+        Enough when no more than {about(accepted)} of {Math.round(stitches)} are likely to need
+        resewing.
+      </p>
+      <div className="grow" />
+      <div className="grid gap-2">
+        {next.change && !enough && (
+          <Button
+            look="solid"
+            disabled={taken === true}
+            onClick={() => change('plans', record.id, { settings: next.settings, keptAttemptId: null })}
+          >
+            {taken ? `Dial set: sew scrap ${last.number + 1}` : `Take it for scrap ${last.number + 1}`}
+          </Button>
+        )}
+        <Button look={enough ? 'solid' : 'outline'} disabled={kept} onClick={keep}>
+          {kept ? `✓ Setting of scrap ${last.number} is kept` : `Keep the setting of scrap ${last.number}`}
+        </Button>
+      </div>
+    </div>
+  );
+}

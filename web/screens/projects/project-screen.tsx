@@ -1,0 +1,109 @@
+import { Plus } from 'lucide-react';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import type { AttemptRecord, EdgeRecord, PlanRecord } from '../../../contract/records';
+import { finishById } from '../../../core/finish/catalogue';
+import { useLengths } from '../../app/lengths';
+import { change, useList, useRecord, useRemove } from '../../app/records';
+import { LoadState } from '../../app/trouble';
+import { Button } from '../../controls/button';
+import { RemoveButton } from '../../controls/remove-button';
+import { TextField } from '../../controls/text-field';
+import { SectionPicture } from '../../pictures/section-picture';
+import { counted } from '../../words/number';
+import { finishName } from '../../words/finishes';
+import { NewEdge } from './new-edge';
+
+/** An edge in the list: its section, cloth, length, and how far it has come. */
+function EdgeRow({ edge, plan, attempts }: { edge: EdgeRecord; plan: PlanRecord | undefined; attempts: readonly AttemptRecord[] }) {
+  const lengths = useLengths();
+  const cloth = useList('cloths').data?.find(({ id }) => id === edge.clothId);
+  const remove = useRemove('edges');
+  const finish = plan && finishById(plan.finish);
+  const folds =
+    cloth && plan && finish ? finish.folds({ wish: plan.fold, cloth: cloth.properties }) : null;
+  const last = folds?.stages.at(-2);
+  const kept = attempts.find(({ id }) => id === plan?.keptAttemptId);
+  const state = kept
+    ? `setting of scrap ${kept.number} kept`
+    : attempts.length > 0
+      ? counted(attempts.length, 'scrap')
+      : 'no scrap yet';
+  return (
+    <li className="sheet flex items-center gap-4 pr-2">
+      <Link to={`/edges/${edge.id}`} className="flex min-w-0 grow items-center gap-5 p-3 hover:bg-slip">
+        <span className="h-14 w-48 shrink-0">
+          {folds && last && cloth && (
+            <SectionPicture folds={folds} stage={last} thicknessMm={cloth.properties.thicknessMm} exaggeration={2} small />
+          )}
+        </span>
+        <span className="min-w-0 grow">
+          <span className="block font-head text-xl font-semibold break-words">{edge.name}</span>
+          <span className="block text-soft">
+            {cloth?.name} · {lengths.cloth(edge.lengthMm)} {edge.shape === 'tube' ? 'round' : 'long'}
+            {plan && ` · ${finishName(plan.finish, plan.fold.variant)}`}
+          </span>
+        </span>
+        <span className={`shrink-0 ${kept ? 'font-bold text-moss' : 'text-soft'}`}>
+          {kept ? '✓ ' : ''}
+          {state}
+        </span>
+      </Link>
+      <RemoveButton
+        what={`edge “${edge.name}”`}
+        consequence={`Its ${counted(attempts.length, 'scrap')} ${attempts.length === 1 ? 'goes' : 'go'} with it.`}
+        onRemove={() => remove.mutate(edge)}
+      />
+    </li>
+  );
+}
+
+/** One project: its edges, and making a new one. */
+export function ProjectScreen() {
+  const { projectId = '' } = useParams();
+  const project = useRecord('projects', projectId);
+  const edges = useList('edges', { projectId });
+  const plans = useList('plans');
+  const attempts = useList('attempts');
+  const [asking, setAsking] = useState(false);
+  if (!project.data || !edges.data) {
+    return <LoadState what="project" error={project.error ?? edges.error} />;
+  }
+  return (
+    <main className="mx-auto w-full max-w-4xl overflow-y-auto p-6">
+      <div className="mb-5 flex items-end justify-between gap-6">
+        <div className="grow">
+          <h1 className="sr-only">{project.data.name}</h1>
+          <TextField
+            label="Project"
+            value={project.data.name}
+            onCommit={(name) => change('projects', projectId, { name })}
+          />
+        </div>
+        <Button look="solid" onClick={() => setAsking(true)}>
+          <Plus size={18} aria-hidden /> New edge
+        </Button>
+      </div>
+      {edges.data.length === 0 && (
+        <p className="sheet p-6 text-lg">
+          No edges yet. Add the first one that needs finishing: what it is on, its cloth, its
+          length.
+        </p>
+      )}
+      <ul className="grid gap-3">
+        {edges.data.map((edge) => {
+          const plan = plans.data?.find(({ edgeId }) => edgeId === edge.id);
+          return (
+            <EdgeRow
+              key={edge.id}
+              edge={edge}
+              plan={plan}
+              attempts={attempts.data?.filter(({ planId }) => planId === plan?.id) ?? []}
+            />
+          );
+        })}
+      </ul>
+      <NewEdge projectId={projectId} open={asking} onOpenChange={setAsking} />
+    </main>
+  );
+}

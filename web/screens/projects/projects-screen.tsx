@@ -1,0 +1,103 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { Plus } from 'lucide-react';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { Link, useNavigate } from 'react-router';
+import { projectDraft } from '../../../contract/records';
+import { useCreate, useList, useRemove } from '../../app/records';
+import { LoadState } from '../../app/trouble';
+import { Button } from '../../controls/button';
+import { FormDialog } from '../../controls/form-dialog';
+import { RemoveButton } from '../../controls/remove-button';
+import { FormField } from '../../controls/text-field';
+import { counted } from '../../words/number';
+
+function NewProject({ open, onOpenChange }: { open: boolean; onOpenChange(open: boolean): void }) {
+  const create = useCreate('projects');
+  const navigate = useNavigate();
+  const form = useForm({ resolver: zodResolver(projectDraft), defaultValues: { name: '', note: '' } });
+  const { errors } = form.formState;
+  return (
+    <FormDialog title="New project" open={open} onOpenChange={onOpenChange}>
+      <form
+        className="grid gap-4"
+        onSubmit={form.handleSubmit(async (draft) => {
+          const { id } = await create.mutateAsync(draft);
+          await navigate(`/projects/${id}`);
+        })}
+      >
+        <FormField label="Name" placeholder="Winter coat" trouble={errors.name?.message} {...form.register('name')} />
+        <FormField label="Note" trouble={errors.note?.message} {...form.register('note')} />
+        {create.error && <p role="alert" className="font-bold text-madder">{create.error.message}</p>}
+        <Button type="submit" look="solid" disabled={create.isPending}>
+          Make the project
+        </Button>
+      </form>
+    </FormDialog>
+  );
+}
+
+/** Every project, each with its edges to open. */
+export function ProjectsScreen() {
+  const projects = useList('projects');
+  const edges = useList('edges');
+  const remove = useRemove('projects');
+  const [asking, setAsking] = useState(false);
+  if (!projects.data || !edges.data) return <LoadState what="projects" error={projects.error} />;
+  return (
+    <main className="mx-auto w-full max-w-4xl overflow-y-auto p-6">
+      <div className="mb-5 flex items-end justify-between gap-4">
+        <div>
+          <h1 className="text-3xl">Projects</h1>
+          <p className="text-soft">From a cloth and an edge to the hem that holds, with its margin.</p>
+        </div>
+        <Button look="solid" onClick={() => setAsking(true)}>
+          <Plus size={18} aria-hidden /> New project
+        </Button>
+      </div>
+      {projects.data.length === 0 && (
+        <p className="sheet p-6 text-lg">
+          Nothing here yet. Make a project for what you are sewing, then add the edges that need
+          finishing.
+        </p>
+      )}
+      <ul className="grid gap-4">
+        {projects.data.map((project) => {
+          const own = edges.data.filter(({ projectId }) => projectId === project.id);
+          return (
+            <li key={project.id} className="sheet p-5">
+              <div className="flex items-start justify-between gap-3">
+                <div className="min-w-0">
+                  <h2 className="text-2xl break-words">
+                    <Link to={`/projects/${project.id}`} className="hover:underline">
+                      {project.name}
+                    </Link>
+                  </h2>
+                  <p className="text-soft">
+                    {counted(own.length, 'edge')}
+                    {project.note && ` · ${project.note}`}
+                  </p>
+                </div>
+                <RemoveButton
+                  what={`project “${project.name}”`}
+                  consequence={`Its ${counted(own.length, 'edge')} and their scraps go with it.`}
+                  onRemove={() => remove.mutate(project)}
+                />
+              </div>
+              <ul className="mt-2 flex flex-wrap gap-x-5 gap-y-1">
+                {own.map((edge) => (
+                  <li key={edge.id}>
+                    <Link to={`/edges/${edge.id}`} className="text-pencil underline underline-offset-2">
+                      {edge.name}
+                    </Link>
+                  </li>
+                ))}
+              </ul>
+            </li>
+          );
+        })}
+      </ul>
+      <NewProject open={asking} onOpenChange={setAsking} />
+    </main>
+  );
+}

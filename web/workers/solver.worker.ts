@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { solverTasks } from './solver-tasks';
+
+expose(solverTasks);
