@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { constructions, type Cloth } from '../core/cloth/cloth';
 import { weightClasses } from '../core/cloth/guesses';
 import type { HomeTests } from '../core/cloth/home-tests';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** Every refusal the server sends. */
 export const errorBody = z.object({

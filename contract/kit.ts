@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { guidances, type Foot } from '../core/kit/foot';
 import { machineKinds, type Machine } from '../core/kit/machine';
 import { intervalMm, stepMm, within } from './number';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { roundings } from '../core/measure/format-length';
 import { lengthUnits } from '../core/measure/unit';
 

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { anchors, patterns } from '../core/stitch/stitch';
 import type { SewingPlan } from '../core/finish/finish';
 import type { DialSettings } from '../core/kit/dial-steps';

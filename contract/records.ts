@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { lengthUnits } from '../core/measure/unit';
 import { clothDraft, clothProperties } from './cloth';
 import { footDraft, machineDraft } from './kit';

@@ -1,4 +1,6 @@
-import { existsSync } from 'node:fs';
+import { randomBytes } from 'node:crypto';
+import { existsSync, readFileSync } from 'node:fs';
+import type { ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import compression from 'compression';
 import express, { type Express } from 'express';
@@ -21,6 +23,13 @@ export interface AppParts {
   readonly clientFolder: string | null;
 }
 
+/** A fresh mark for each answer; the page's own style elements carry it. */
+function nonceOf(response: ServerResponse & { locals?: Record<string, unknown> }): string {
+  response.locals ??= {};
+  response.locals['nonce'] ??= randomBytes(16).toString('base64');
+  return String(response.locals['nonce']);
+}
+
 /** Everything is served from here, and nothing is ever fetched from elsewhere. */
 const contentSecurityPolicy = {
   useDefaults: false,
@@ -29,7 +38,7 @@ const contentSecurityPolicy = {
     scriptSrc: ["'self'"],
     workerSrc: ["'self'"],
     // Radix positions its pop-ups by style attributes.
-    styleSrc: ["'self'"],
+    styleSrc: ["'self'", (_: unknown, response: ServerResponse) => `'nonce-${nonceOf(response)}'`],
     styleSrcAttr: ["'unsafe-inline'"],
     fontSrc: ["'self'"],
     imgSrc: ["'self'", 'data:'],
@@ -82,8 +91,12 @@ export function createApp({ store, log, host, clientFolder }: AppParts): Express
       throw notFound('file', request.path);
     });
     app.use(express.static(clientFolder, { index: false }));
+    const page = readFileSync(join(clientFolder, 'index.html'), 'utf8');
     app.get('/{*path}', (_request, response) => {
-      response.sendFile(join(clientFolder, 'index.html'), { headers: { 'Cache-Control': 'no-cache' } });
+      response
+        .set('Cache-Control', 'no-store')
+        .type('html')
+        .send(page.replace('%STYLE_NONCE%', nonceOf(response)));
     });
   }
   app.use(answerErrors(log));

@@ -67,12 +67,12 @@ describe('records', () => {
     ['patch', 'plans/plan-cape', { fold: { variant: 'flat', depthMm: 3000, extensionMm: 8 } }, 'fold.depthMm'],
     ['patch', 'plans/plan-cape', { fold: { variant: 'flat', depthMm: 20, extensionMm: 25 } }, 'fold.extensionMm'],
     ['patch', 'plans/plan-cape', { footId: 'foot-nowhere' }, 'footId'],
-    ['patch', 'plans/plan-cape', { settings: { ...settings, widthMm: 7 } }, 'settings'],
+    ['patch', 'plans/plan-cape', { settings: { ...settings, widthMm: 9 } }, 'settings'],
     ['patch', 'edges/edge-cape', { lengthMm: -3 }, 'lengthMm'],
     ['patch', 'edges/edge-cape', { tint: 'blue' }, 'tint'],
     ['patch', 'machines/machine-home', { specs: { widthStepMm: 0 } }, 'specs.widthStepMm'],
     ['post', 'attempts', { ...scrap(), counts: [{ check: 'bite', n: 3, short: 2, over: 2 }] }, 'counts.0.short'],
-    ['post', 'attempts', { ...scrap(), settings: { ...settings, widthMm: 7, needlePositionMm: 0 } }, 'settings'],
+    ['post', 'attempts', { ...scrap(), settings: { ...settings, widthMm: 9, needlePositionMm: 0 } }, 'settings'],
     ['post', 'attempts', { ...scrap(), counts: [{ check: 'wrap', n: 3, short: 2, over: 0 }] }, 'counts.0.check'],
   ] as const)('%s %s is refused at its field: %#', async (method, path, body, field) => {
     const before = await get('plans/plan-cape');

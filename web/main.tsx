@@ -2,6 +2,7 @@ import '@fontsource/atkinson-hyperlegible/latin-400.css';
 import '@fontsource/atkinson-hyperlegible/latin-700.css';
 import '@fontsource/vollkorn/latin-600.css';
 import './style.css';
+import { setNonce } from 'get-nonce';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
@@ -9,6 +10,9 @@ import { RouterProvider } from 'react-router';
 import { LengthsProvider } from './app/lengths';
 import { queryClient } from './app/query-client';
 import { router } from './app/router';
+
+// Dialogs lock the page's scroll with a style element; the server allows the one with this mark.
+setNonce(document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content ?? '');
 
 const root = document.getElementById('root');
 if (root) {

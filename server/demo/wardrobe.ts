@@ -193,11 +193,10 @@ const edges: readonly DemoEdge[] = [
       minRadiusMm: 2400,
     },
     depthMm: 40,
-    machineId: 'machine-home',
+    machineId: 'machine-fine',
     footId: 'foot-blind-fixed',
     scraps: [
-      [24, 5, 0, 'Holes in the extension only, five times.'],
-      [24, 1, 0, 'One missed where the scrap began.'],
+      [24, 7, 0, 'Holes in the extension only, seven times.'],
     ],
   },
   {
@@ -212,7 +211,7 @@ const edges: readonly DemoEdge[] = [
     },
     depthMm: 25,
     enclosedTurnMm: 8,
-    machineId: 'machine-fine',
+    machineId: 'machine-home',
     footId: 'foot-blind-screw',
     scraps: [],
   },
@@ -230,7 +229,11 @@ const edges: readonly DemoEdge[] = [
     machineId: 'machine-fine',
     footId: 'foot-blind-fixed',
     stretch: true,
-    scraps: [[18, 0, 2, 'Two pricks on the right side.']],
+    scraps: [
+      [18, 0, 2, 'Two pricks on the right side.'],
+      [24, 0, 0, 'Clean on both faces.'],
+      [24, 0, 0, 'Clean again.'],
+    ],
   },
   {
     id: 'edge-tabard',

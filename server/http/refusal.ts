@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod';
 import { issuesOf, type ErrorBody } from '../../contract/error';
 
 /** A request that is turned down, with the status and the words it is turned down with. */

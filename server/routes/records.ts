@@ -1,5 +1,5 @@
 import { Router, type Request } from 'express';
-import { z } from 'zod';
+import * as z from 'zod';
 import { Refusal, notFound, parseBody } from '../http/refusal';
 import type { Row } from '../store/journal';
 import { removeWhole, resources, type Resource } from '../store/resources';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { clothFromDescription } from '../../core/cloth/describe';
 import { refuseFold } from '../../core/plan/fold-plan';
 import { clothDraft } from '../../contract/cloth';

@@ -17,8 +17,10 @@ export interface Lengths {
   beside(mm: number): string;
   /** A small length on the machine: decimals in every unit. */
   fine(mm: number): string;
-  /** The number of a small length without its unit, for dials and axes. */
+  /** The number of a small length without its unit, for axes. */
   fineNumber(mm: number): string;
+  /** The same with the decimals of a dial's step kept: 3.0 on a dial of half millimetres. */
+  stepped(mm: number, stepMm: number): string;
   /** A length on cloth without its unit, to be edited. */
   editable(mm: number): string;
   /** What rounding does to a length on cloth as shown, mm; shown minus true. */
@@ -47,6 +49,11 @@ export function lengthsFor(preferences: Pick<PreferencesRecord, 'unit' | 'inchRo
         ? `${minus(formatDecimal(mm, 'mm', 1).text)} mm`
         : `${minus(formatLength(mm, preferences.inchRounding).text)} in`,
     fineNumber,
+    stepped: (mm, stepMm) => {
+      if (unit !== 'mm') return fineNumber(mm);
+      const places = [0, 1, 2].find((n) => Number.isInteger(Number((stepMm * 10 ** n).toFixed(6))));
+      return minus(mm.toFixed(stepMm === 0 ? 1 : (places ?? 2)));
+    },
     fine: (mm) => `${fineNumber(mm)} ${unit}`,
     editable: (mm) => onCloth(mm, preferences).text,
     roundingErrorMm: (mm) => onCloth(mm, preferences).roundingErrorMm,

@@ -1,11 +1,14 @@
 import { createBrowserRouter } from 'react-router';
-import { ClothsScreen } from '../screens/cloths/cloths-screen';
-import { EdgeScreen } from '../screens/edge/edge-screen';
-import { KitScreen } from '../screens/kit/kit-screen';
 import { ProjectScreen } from '../screens/projects/project-screen';
 import { ProjectsScreen } from '../screens/projects/projects-screen';
-import { NotThere, Trouble } from './trouble';
 import { Shell } from './shell';
+import { NotThere, Trouble } from './trouble';
+
+/** A screen that is loaded when somebody goes there. */
+const later = (load: () => Promise<React.ComponentType>) => async () => ({
+  Component: await load(),
+});
+const edgeScreen = later(async () => (await import('../screens/edge/edge-screen')).EdgeScreen);
 
 /** The addresses of the app. */
 export const router = createBrowserRouter([
@@ -13,6 +16,7 @@ export const router = createBrowserRouter([
     path: '/',
     element: <Shell />,
     errorElement: <Trouble />,
+    hydrateFallbackElement: <p className="p-8 text-soft">Loading…</p>,
     children: [
       {
         // Inside the shell, so that a screen that breaks leaves the way out standing.
@@ -20,10 +24,16 @@ export const router = createBrowserRouter([
         children: [
           { index: true, element: <ProjectsScreen /> },
           { path: 'projects/:projectId', element: <ProjectScreen /> },
-          { path: 'edges/:edgeId', element: <EdgeScreen /> },
-          { path: 'edges/:edgeId/:station', element: <EdgeScreen /> },
-          { path: 'cloths', element: <ClothsScreen /> },
-          { path: 'kit', element: <KitScreen /> },
+          { path: 'edges/:edgeId', lazy: edgeScreen },
+          { path: 'edges/:edgeId/:station', lazy: edgeScreen },
+          {
+            path: 'cloths',
+            lazy: later(async () => (await import('../screens/cloths/cloths-screen')).ClothsScreen),
+          },
+          {
+            path: 'kit',
+            lazy: later(async () => (await import('../screens/kit/kit-screen')).KitScreen),
+          },
           { path: '*', element: <NotThere /> },
         ],
       },

@@ -3,8 +3,7 @@ import { ToggleGroup } from 'radix-ui';
 import { useEffect } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import { lengthUnits, type LengthUnit } from '../../core/measure/unit';
-import { useReachable } from './connection';
-import { setReachable } from './connection';
+import { setReachable, useReachable } from './connection';
 import { send } from './api';
 import { KeysHelp, useKeysHelp } from './keys-help';
 import { notify, useNotice } from './notices';
@@ -112,7 +111,9 @@ export function Shell() {
         <NavLink to="/" className="font-head text-xl font-semibold">
           Pin Margin
         </NavLink>
-        <nav aria-label="Rooms" className="flex grow gap-1">
+        {/* The edge's screen says here where one is. */}
+        <div id="crumbs" className="order-last min-w-0 basis-full pb-1 empty:hidden xl:order-none xl:basis-auto xl:pb-0" />
+        <nav aria-label="Rooms" className="flex grow gap-1 xl:justify-end">
           {[
             ['/', 'Projects'],
             ['/cloths', 'Cloth shelf'],

@@ -19,7 +19,7 @@ interface DialProps {
 }
 
 const button =
-  'grid size-9 place-items-center rounded-[3px] border border-seam bg-slip hover:bg-cloth disabled:border-line disabled:text-line';
+  'grid size-9 shrink-0 place-items-center rounded-[3px] border border-seam bg-slip hover:bg-cloth disabled:border-line disabled:text-line';
 
 /**
  * A number on the slip that is a control: one machine step by button, arrow key or bracket, or
@@ -34,7 +34,7 @@ export function Dial(props: DialProps) {
   const still = travel.stepMm === 0;
 
   const plus = signed && valueMm > 0 ? '+' : '';
-  const shown = plus + lengths.fineNumber(valueMm);
+  const shown = plus + lengths.stepped(valueMm, travel.stepMm);
   const move = (steps: number) => {
     const next = snapToDial(valueMm + steps * travel.stepMm, travel);
     setTyped(null);
@@ -76,7 +76,7 @@ export function Dial(props: DialProps) {
       onKeyDown={still ? undefined : onKeyDown}
     >
       <div className="flex items-center gap-2">
-        <label htmlFor={id} className="w-16 shrink-0">
+        <label htmlFor={id} className="w-14 shrink-0">
           {name}
         </label>
         {still ? (
@@ -85,10 +85,11 @@ export function Dial(props: DialProps) {
           </output>
         ) : (
           <>
-            <span className="flex grow items-baseline gap-1.5">
+            <span className="flex grow items-baseline gap-1 whitespace-nowrap">
               <input
                 id={id}
-                className="big-number w-20 rounded-[3px] border border-transparent bg-transparent px-1 text-2xl hover:border-line focus:border-pencil"
+                className="big-number rounded-[3px] border border-transparent bg-transparent px-1 text-2xl hover:border-line focus:border-pencil"
+                style={{ width: `${(typed ?? shown).length * 0.78 + 1}rem`, maxWidth: '7rem' }}
                 value={typed ?? shown}
                 autoComplete="off"
                 onChange={(event) => setTyped(event.target.value)}

@@ -16,6 +16,8 @@ interface LengthFieldProps {
   readonly placeholder?: string;
   /** A length on the machine: decimals in every unit, and little room. */
   readonly fine?: boolean;
+  /** Little room: a short field, without the other unit beside it. */
+  readonly compact?: boolean;
 }
 
 /**
@@ -24,6 +26,7 @@ interface LengthFieldProps {
  */
 export function LengthField(props: LengthFieldProps) {
   const { label, value, onCommit, refuse, optional = false, hint, placeholder, fine = false } = props;
+  const compact = props.compact ?? fine;
   const lengths = useLengths();
   const id = useId();
   const shown =
@@ -71,7 +74,7 @@ export function LengthField(props: LengthFieldProps) {
       <div className="flex items-center gap-3">
         <input
           id={id}
-          className={`field font-bold ${fine ? 'max-w-20' : 'max-w-36'}`}
+          className={`field font-bold ${compact ? 'max-w-24' : 'max-w-36'}`}
           value={typed ?? shown}
           placeholder={placeholder}
           inputMode="text"
@@ -84,7 +87,7 @@ export function LengthField(props: LengthFieldProps) {
         />
         <span className="text-sm text-soft">
           {lengths.unit}
-          {value !== null && !trouble && !fine && <> · {lengths.beside(value)}</>}
+          {value !== null && !trouble && !compact && <> · {lengths.beside(value)}</>}
         </span>
       </div>
       {trouble && (

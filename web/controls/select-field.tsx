@@ -5,14 +5,16 @@ interface SelectFieldProps {
   readonly value: string;
   readonly options: readonly { readonly value: string; readonly label: string }[];
   onChange(value: string): void;
+  /** The label beside the list instead of above it. */
+  readonly beside?: boolean;
 }
 
 /** One of many, from a list. */
-export function SelectField({ label, value, options, onChange }: SelectFieldProps) {
+export function SelectField({ label, value, options, onChange, beside = false }: SelectFieldProps) {
   const id = useId();
   return (
-    <div>
-      <label htmlFor={id} className="mb-1 block text-sm text-soft">
+    <div className={beside ? 'flex items-center gap-2' : ''}>
+      <label htmlFor={id} className={`block text-sm text-soft ${beside ? 'w-16 shrink-0' : 'mb-1'}`}>
         {label}
       </label>
       <select

@@ -10,16 +10,16 @@ interface StepperProps {
   onChange(value: number): void;
 }
 
-const round = 'grid size-13 place-items-center rounded-[3px] border border-seam bg-slip hover:bg-cloth';
+const round = 'grid size-11 shrink-0 place-items-center rounded-[3px] border border-seam bg-slip hover:bg-cloth';
 
 /** A count with big plus and minus, and typing; for one knuckle or the arrow keys. */
 export function Stepper({ label, about, value, least, trouble, onChange }: StepperProps) {
   const id = useId();
   const set = (next: number) => onChange(Math.max(least, Math.min(100_000, Math.round(next))));
   return (
-    <div className="border-b border-line py-1.5 last:border-0">
-      <div className="flex items-center gap-3">
-        <label htmlFor={id} className="grow">
+    <div className="border-b border-line py-1">
+      <div className="flex items-center gap-1.5">
+        <label htmlFor={id} className="min-w-0 grow leading-tight">
           <span className="block font-bold">{label}</span>
           <span className="block text-sm text-soft">{about}</span>
         </label>
@@ -35,7 +35,7 @@ export function Stepper({ label, about, value, least, trouble, onChange }: Stepp
           id={id}
           type="number"
           inputMode="numeric"
-          className="big-number w-20 rounded-[3px] border border-transparent bg-transparent text-center text-3xl [appearance:textfield] aria-invalid:border-madder [&::-webkit-inner-spin-button]:appearance-none"
+          className="big-number w-14 shrink-0 rounded-[3px] border border-transparent bg-transparent text-center text-3xl [appearance:textfield] aria-invalid:border-madder [&::-webkit-inner-spin-button]:appearance-none"
           value={Number.isNaN(value) ? '' : value}
           min={least}
           step={1}

@@ -1,5 +1,6 @@
 import type { EdgeRecord } from '../../contract/records';
 import { useLengths } from '../app/lengths';
+import { tickStepMm } from './axis';
 import { useBox } from './use-box';
 
 interface EdgePlanProps {
@@ -7,70 +8,139 @@ interface EdgePlanProps {
   readonly depthMm: number;
   readonly allowanceMm: number;
 }
-
-/** An arc about (cx, cy), symmetric about straight down. */
-function arc(cx: number, cy: number, r: number, half: number): string {
-  const [dx, dy] = [r * Math.sin(half), r * Math.cos(half)];
-  return `M${cx - dx},${cy + dy} A${r},${r} 0 0 0 ${cx + dx},${cy + dy}`;
-}
+type Placed = EdgePlanProps & { width: number; top: number; height: number };
 
 /** The whole edge from above, to scale: its length, the hem's depth, the allowance beyond it. */
-function WholeEdge({ edge, depthMm, allowanceMm, width, height }: EdgePlanProps & { width: number; height: number }) {
+function WholeEdge({ edge, depthMm, allowanceMm, width, top, height }: Placed) {
   const lengths = useLengths();
-  const pad = 60;
-  const scale = Math.min((width - 2 * pad) / edge.lengthMm, (height - 90) / (depthMm * 3 + allowanceMm));
+  const pad = 50;
+  const scale = Math.min(
+    (width - 2 * pad) / edge.lengthMm,
+    (height - 84) / (depthMm * 2.6 + allowanceMm),
+  );
   const long = edge.lengthMm * scale;
-  const [x0, hemline] = [(width - long) / 2, height * 0.55];
-  const [x1, bandTop, raw] = [x0 + long, hemline - depthMm * scale, hemline + allowanceMm * scale];
-  const garmentTop = 34;
+  const x0 = (width - long) / 2;
+  const x1 = x0 + long;
+  const clothTop = top + 40;
+  const raw = Math.min(top + height - 40, clothTop + (depthMm * 2.6 + allowanceMm) * scale + 30);
+  const hemline = raw - allowanceMm * scale;
+  const lands = hemline - depthMm * scale;
   const tube = edge.shape === 'tube';
-  const torn = (x: number) =>
-    `M${x},${garmentTop} ${Array.from({ length: 6 }, (_, i) => `L${x + (i % 2 ? -3 : 3)},${garmentTop + ((raw - garmentTop) * (i + 1)) / 6}`).join(' ')}`;
+  const end = (x: number) =>
+    `M${x},${clothTop} ${Array.from({ length: 8 }, (_, i) => `L${x + (i % 2 ? -3 : 3)},${clothTop + ((raw - clothTop) * (i + 1)) / 8}`).join(' ')}`;
   return (
     <g>
-      <rect x={x0} y={garmentTop} width={long} height={hemline - garmentTop} fill="#cdbfa5" />
-      <rect x={x0} y={bandTop} width={long} height={hemline - bandTop} fill="#b6a98f" />
+      <text x={width / 2} y={top + 26} textAnchor="middle" fontWeight={700} fontSize={15} fill="#26272b">
+        {lengths.cloth(edge.lengthMm)} {tube ? 'round; both ends are one seam' : 'from end to end'}
+      </text>
+      <rect x={x0} y={clothTop} width={long} height={hemline - clothTop} fill="#cdbfa5" />
+      <rect x={x0} y={lands} width={long} height={hemline - lands} fill="#b6a98f" />
       <rect x={x0} y={hemline} width={long} height={raw - hemline} fill="#e4d9c4" />
+      <line x1={x0} x2={x1} y1={lands} y2={lands} stroke="#963226" strokeWidth={1.5} strokeDasharray="7 4" />
       <line x1={x0} x2={x1} y1={hemline} y2={hemline} stroke="#235387" strokeWidth={2.5} />
       <line x1={x0} x2={x1} y1={raw} y2={raw} stroke="#26272b" strokeWidth={1.5} strokeDasharray="3 3" />
-      <line x1={x0} x2={x1} y1={bandTop} y2={bandTop} stroke="#963226" strokeWidth={1.5} strokeDasharray="7 4" />
       <g stroke="#26272b" strokeWidth={1.5} fill="none" strokeDasharray={tube ? '2 3' : undefined}>
-        <path d={torn(x0)} />
-        <path d={torn(x1)} />
+        <path d={end(x0)} />
+        <path d={end(x1)} />
       </g>
-      <g fontSize={14} fill="#26272b">
-        <text x={width / 2} y={24} textAnchor="middle" fontWeight={700}>
-          {lengths.cloth(edge.lengthMm)} {tube ? 'round; the two ends are one seam' : 'long'}
-        </text>
-        <text x={x0} y={raw + 20} fill="#235387">
-          hemline, blue · raw edge, dotted, {lengths.cloth(allowanceMm)} beyond · stitching, red, {lengths.cloth(depthMm)} above
-        </text>
-      </g>
+      <Legend x={width / 2} y={raw + 24} depthMm={depthMm} allowanceMm={allowanceMm} />
     </g>
   );
 }
 
-/** The tightest curve to scale: where the raw edge lies and where it has to land. */
-function Tightest({ edge, depthMm, allowanceMm, width, top, height }: EdgePlanProps & { width: number; top: number; height: number }) {
+/** The lines by colour, by dash and by name. */
+function Legend({ x, y, depthMm, allowanceMm }: { x: number; y: number; depthMm: number; allowanceMm: number }) {
+  const { cloth } = useLengths();
+  return (
+    <text x={x} y={y} fontSize={14} textAnchor="middle">
+      <tspan fill="#963226">– – stitching, {cloth(depthMm)} in</tspan>
+      <tspan dx={18} fill="#235387" fontWeight={700}>
+        — hemline
+      </tspan>
+      <tspan dx={18} fill="#26272b">
+        ··· raw edge, {cloth(allowanceMm)} out
+      </tspan>
+    </text>
+  );
+}
+
+/** A ring's slice about (cx, cy), symmetric about straight down, between two radii in px. */
+function slice(cx: number, cy: number, inner: number, outer: number, half: number): string {
+  const at = (r: number, side: number) =>
+    `${(cx + side * r * Math.sin(half)).toFixed(1)},${(cy + r * Math.cos(half)).toFixed(1)}`;
+  return `M${at(inner, -1)} A${inner},${inner} 0 0 0 ${at(inner, 1)} L${at(outer, 1)} A${outer},${outer} 0 0 1 ${at(outer, -1)} Z`;
+}
+
+/** The tightest curve to scale: where the raw edge lies, and the shorter line where it lands. */
+function Tightest({ edge, depthMm, allowanceMm, width, top, height }: Placed) {
   const lengths = useLengths();
   const radius = edge.minRadiusMm ?? 0;
-  const shown = Math.min(height - 76, 190);
-  // Show the allowance and as much of the garment again, at most a third of a turn.
-  const scale = shown / (allowanceMm + Math.min(radius, allowanceMm * 1.6) + 4);
-  const half = Math.min(Math.PI / 3, (width * 0.36) / Math.max(1, radius * scale));
-  const cx = width / 2;
-  const hemY = top + 44 + Math.min(radius, allowanceMm * 1.6) * scale;
-  const cy = hemY - radius * scale;
-  const at = (r: number) => arc(cx, cy, Math.max(0.5, r) * scale, half);
-  const inner = Math.max(0, radius - depthMm);
+  const innerMm = Math.max(0, radius - depthMm);
+  const wanted = Math.min(radius, depthMm * 2);
+  // So that allowance, hem and as much garment again fit between the headline and the ruler.
+  const scale = (height - 84) / ((allowanceMm + wanted) * 1.12);
+  const outer = (radius + allowanceMm) * scale;
+  const half = Math.min(1, Math.asin(Math.min(1, (width * 0.42) / outer)));
+  const sagitta = outer * (1 - Math.cos(half));
+  const fit = Math.min(1, (height - 84) / ((allowanceMm + wanted) * scale + sagitta));
+  const s = scale * fit;
+  const [cx, cy] = [width / 2, top + height - 46 - (radius + allowanceMm) * s];
+  const ring = (from: number, to: number) => slice(cx, cy, Math.max(0, from) * s, to * s, half);
+  const line = (r: number) => slice(cx, cy, r * s, r * s, half).split(' L')[0];
   return (
-    <g fill="none">
-      <text x={width / 2} y={top + 20} textAnchor="middle" fontSize={15} fontWeight={700} fill="#26272b">
-        The tightest curve, radius {lengths.cloth(radius)}, {(scale / 3.78).toFixed(2)} of life size
+    <g>
+      <text x={width / 2} y={top + 18} textAnchor="middle" fontSize={15} fontWeight={700} fill="#26272b">
+        its tightest curve, radius {lengths.cloth(radius)}
       </text>
-      <path d={at(radius + allowanceMm)} stroke="#26272b" strokeWidth={1.5} strokeDasharray="3 3" />
-      <path d={at(radius)} stroke="#235387" strokeWidth={2.5} />
-      {inner > 0 && <path d={at(inner)} stroke="#963226" strokeWidth={1.5} strokeDasharray="7 4" />}
+      <path d={ring(radius - wanted, innerMm)} fill="#cdbfa5" />
+      <path d={ring(innerMm, radius)} fill="#b6a98f" />
+      <path d={ring(radius, radius + allowanceMm)} fill="#e4d9c4" />
+      <g fill="none">
+        <path d={line(innerMm)} stroke="#963226" strokeWidth={1.5} strokeDasharray="7 4" />
+        <path d={line(radius)} stroke="#235387" strokeWidth={2.5} />
+        <path d={line(radius + allowanceMm)} stroke="#26272b" strokeWidth={1.5} strokeDasharray="3 3" />
+      </g>
+      <ScaleBar s={s} width={width} y={top + height - 24} />
+    </g>
+  );
+}
+
+/** A piece of a straight edge, nearer. */
+function CloseUp({ depthMm, allowanceMm, width, top, height }: Placed) {
+  const s = (height - 84) / ((allowanceMm + depthMm * 2) * 1.05);
+  const [x0, x1] = [width * 0.14, width * 0.86];
+  const raw = top + height - 46;
+  const hemline = raw - allowanceMm * s;
+  const lands = hemline - depthMm * s;
+  const band = (from: number, to: number, fill: string) => (
+    <rect x={x0} y={from} width={x1 - x0} height={to - from} fill={fill} />
+  );
+  return (
+    <g>
+      <text x={width / 2} y={top + 18} textAnchor="middle" fontSize={15} fontWeight={700} fill="#26272b">
+        the same, nearer
+      </text>
+      {band(lands - depthMm * s * 0.9, lands, '#cdbfa5')}
+      {band(lands, hemline, '#b6a98f')}
+      {band(hemline, raw, '#e4d9c4')}
+      <line x1={x0} x2={x1} y1={lands} y2={lands} stroke="#963226" strokeWidth={1.5} strokeDasharray="7 4" />
+      <line x1={x0} x2={x1} y1={hemline} y2={hemline} stroke="#235387" strokeWidth={2.5} />
+      <line x1={x0} x2={x1} y1={raw} y2={raw} stroke="#26272b" strokeWidth={1.5} strokeDasharray="3 3" />
+      <ScaleBar s={s} width={width} y={top + height - 24} />
+    </g>
+  );
+}
+
+/** A length in round numbers, to read a picture's scale by. */
+function ScaleBar({ s, width, y }: { s: number; width: number; y: number }) {
+  const lengths = useLengths();
+  const bar = tickStepMm(lengths.unit, s, 60);
+  return (
+    <g transform={`translate(${width - 40 - bar * s}, ${y})`}>
+      <path d={`M0,-5 V5 M0,0 H${bar * s} M${bar * s},-5 V5`} stroke="#26272b" strokeWidth={1.5} />
+      <text x={(bar * s) / 2} y={18} fontSize={13} textAnchor="middle" fill="#57534a">
+        {lengths.cloth(bar)}
+      </text>
     </g>
   );
 }
@@ -78,14 +148,17 @@ function Tightest({ edge, depthMm, allowanceMm, width, top, height }: EdgePlanPr
 /** The edge as it lies on the table, to scale. */
 export function EdgePlan(props: EdgePlanProps) {
   const [ref, { width, height }] = useBox<HTMLDivElement>();
-  const curved = props.edge.minRadiusMm !== null;
-  const split = curved ? height * 0.46 : height;
+  const split = height * 0.45;
   return (
     <div ref={ref} className="h-full w-full overflow-hidden">
-      {width > 0 && (
+      {width > 0 && height > 60 && (
         <svg width={width} height={height} role="img" aria-label="The edge from above, to scale">
-          <WholeEdge {...props} width={width} height={split} />
-          {curved && <Tightest {...props} width={width} top={split} height={height - split} />}
+          <WholeEdge {...props} width={width} top={0} height={split} />
+          {props.edge.minRadiusMm === null ? (
+            <CloseUp {...props} width={width} top={split} height={height - split} />
+          ) : (
+            <Tightest {...props} width={width} top={split} height={height - split} />
+          )}
         </svg>
       )}
     </div>

@@ -3,6 +3,7 @@ import type { Margin } from '../../core/margin/margin';
 import { useLengths } from '../app/lengths';
 import { faults } from '../words/facts';
 import { NumbersTable } from './numbers-table';
+import { tickStepMm, ticksWithin } from './axis';
 import { hill } from './hill';
 import { useBox } from './use-box';
 
@@ -12,11 +13,9 @@ const leastReachMm = 1;
 function reachOf(margin: Margin, belief: DriftBelief): number {
   const ends = [margin.fromMm, margin.toMm].filter(Number.isFinite).map(Math.abs);
   const hand = Math.abs(belief.shiftMm) + 2.5 * belief.sigmaMm;
-  const reach = Math.max(leastReachMm, hand, ...ends.map((end) => Math.min(end, 3) + 0.35));
+  const reach = Math.max(leastReachMm, hand, ...ends.map((end) => Math.min(end, 8) + 0.35));
   return Math.ceil(reach * 4) / 4;
 }
-
-const axisSteps = [0.25, 0.5, 1];
 
 interface MarginBarProps {
   readonly margin: Margin;
@@ -37,10 +36,8 @@ export function MarginBar({ margin, belief, fromScraps, reference }: MarginBarPr
   const [from, to] = [clamp(margin.fromMm), clamp(margin.toMm)];
   const open = margin.toMm > margin.fromMm;
   const [hillTop, bar, barEnd] = [4, 58, 84];
-  const step = axisSteps.find((candidate) => (candidate / (2 * reach)) * width > 70) ?? 1;
-  const ticks = Array.from({ length: Math.floor(reach / step) * 2 + 1 }, (_, i) =>
-    Number(((i - Math.floor(reach / step)) * step).toFixed(2)),
-  );
+  const step = tickStepMm(lengths.unit, width / (2 * reach), 70);
+  const ticks = ticksWithin(-reach, reach, step);
   const left = faults[margin.leftFault ?? '']?.short ?? '';
   const right = faults[margin.rightFault ?? '']?.short ?? '';
   // A label goes inside the green when there is room, otherwise the fault's side names it.
@@ -90,8 +87,8 @@ export function MarginBar({ margin, belief, fromScraps, reference }: MarginBarPr
                 </text>
               </>
             )}
-            <Fault text={left} atX={x(from) - 8} anchor="end" y={barEnd - 8} />
-            <Fault text={right} atX={x(to) + 8} anchor="start" y={barEnd - 8} />
+            <Fault text={left} atX={x(from) - 8} anchor="end" y={barEnd - 8} within={width} />
+            <Fault text={right} atX={x(to) + 8} anchor="start" y={barEnd - 8} within={width} />
           </g>
           <text x={x(-reach)} y={119} fontSize={13} fill="#57534a">
             ← {reference} drifts left
@@ -120,10 +117,11 @@ export function MarginBar({ margin, belief, fromScraps, reference }: MarginBarPr
 }
 
 /** A fault's name on the hatching, on a plain ground so that it can be read. */
-function Fault(props: { text: string; atX: number; anchor: 'start' | 'end'; y: number }) {
-  const { text, atX, anchor, y } = props;
-  if (!text) return null;
+function Fault(props: { text: string; atX: number; anchor: 'start' | 'end'; y: number; within: number }) {
+  const { text, atX, anchor, y, within } = props;
   const width = text.length * 7.4 + 8;
+  const room = anchor === 'end' ? atX : within - atX;
+  if (!text || room < width) return null;
   return (
     <>
       <rect

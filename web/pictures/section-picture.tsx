@@ -2,6 +2,7 @@ import { sectionOf, type Point } from '../../core/fold/section';
 import type { FoldPlan, FoldStage } from '../../core/finish/finish';
 import { useLengths } from '../app/lengths';
 import { markNames } from '../words/facts';
+import { tickStepMm } from './axis';
 import { NumbersTable } from './numbers-table';
 import { useBox } from './use-box';
 
@@ -29,12 +30,6 @@ function pathOf(points: readonly Point[], x: (mm: number) => number, y: (mm: num
     .join(' ');
 }
 
-/** Steps of a ruler, mm, and how it is labelled. */
-function rulerStep(unit: 'in' | 'cm' | 'mm', pxPerMm: number) {
-  const candidates = unit === 'in' ? [6.35, 12.7, 25.4, 50.8] : [5, 10, 20, 50, 100];
-  return candidates.find((step) => step * pxPerMm > 46) ?? 100;
-}
-
 /** The section through the hem, to scale, at one stage of the folding. */
 export function SectionPicture(props: SectionPictureProps) {
   const { folds, stage, thicknessMm, exaggeration, small = false } = props;
@@ -43,15 +38,15 @@ export function SectionPicture(props: SectionPictureProps) {
   const drawnMm = thicknessMm * exaggeration;
   const section = sectionOf(folds.shownMm, stage.folds, drawnMm);
   const [left, right] = section.widthMm;
-  const pad = small ? 6 : 46;
-  // One scale for all stages, so that folding doesn't zoom: the flat cloth is the widest.
-  const span = Math.max(folds.shownMm, right - left) + 2 * drawnMm;
+  const pad = small ? 8 : 60;
+  // Each stage fills the width; the ruler under it says the scale.
+  const span = right - left + 2 * drawnMm;
   const scale = Math.max(0.1, (width - 2 * pad) / span);
   const offset = (width - (right - left) * scale) / 2 - left * scale;
-  const table = small ? height - 10 : height * 0.6;
+  const table = small ? height * 0.72 : height * 0.62;
   const x = (mm: number) => offset + mm * scale;
   const y = (mm: number) => table - mm * scale;
-  const step = rulerStep(lengths.unit, scale);
+  const step = tickStepMm(lengths.unit, scale, 64);
   const line = pathOf(section.centreLine, x, y);
   const temporaryAt = stage.folds.findIndex(({ temporary }) => temporary);
   const temporary = temporaryAt >= 0 ? section.foldPoints[temporaryAt] : undefined;

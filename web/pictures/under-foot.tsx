@@ -3,11 +3,13 @@ import { needleRadiusMm } from '../../core/kit/needle';
 import type { DriftBelief } from '../../core/margin/belief';
 import { allowedDrift } from '../../core/margin/check';
 import type { Judgement } from '../../core/plan/judge';
+import { needleAirMm } from '../../core/stitch/clearance';
 import { needlePath } from '../../core/stitch/needle-path';
 import { repeatOf } from '../../core/stitch/repeat';
 import type { FootRecord } from '../../contract/records';
 import { useLengths } from '../app/lengths';
 import { regionNames } from '../words/facts';
+import { tickStepMm, ticksWithin } from './axis';
 import { NumbersTable } from './numbers-table';
 import { useBox } from './use-box';
 
@@ -60,6 +62,10 @@ function Scene({ view, lens, ...props }: UnderFootProps & { view: View; lens: bo
   const counted = judgement.checks.find(({ name }) => name === finish.countedCheck);
   const allowed = counted ? allowedDrift(counted, counted.v0Mm) : null;
   const sole = foot.soleMm;
+  const keepMm = needleRadiusMm(plan.needleSize) + needleAirMm;
+  const openings = [plan.foot.slotMm, ...(plan.machine.plateHoleMm ? [plan.machine.plateHoleMm] : [])];
+  const meetsMetal = (xMm: number) =>
+    openings.some(([left, right]) => xMm - keepMm < left - 1e-9 || xMm + keepMm > right + 1e-9);
 
   return (
     <g clipPath={`url(#clip-${lens ? 'lens' : 'bed'})`}>
@@ -101,6 +107,9 @@ function Scene({ view, lens, ...props }: UnderFootProps & { view: View; lens: bo
           })}
         </g>
       )}
+      {lens && allowed && allowed[1] > allowed[0] && (
+        <Label x={px(view, guide + Math.max(-30, allowed[0]))} y={py(view, 0) - 24} text="the fold may ride here" colour="#3f5c2a" strong />
+      )}
       <line x1={px(view, reference)} x2={px(view, reference)} y1={top} y2={bottom} stroke="#235387" strokeWidth={2.5} />
       {/* the guide in front of the needle */}
       <line x1={px(view, guide)} x2={px(view, guide)} y1={py(view, -slotHalfMm)} y2={py(view, -sole.toeMm)} stroke="#26272b" strokeWidth={Math.max(3, 0.35 * view.pxPerMm)} />
@@ -117,7 +126,10 @@ function Scene({ view, lens, ...props }: UnderFootProps & { view: View; lens: bo
       ))}
       {holes.map(({ xMm, yMm, role }, i) => (
         <g key={i}>
-          <circle cx={px(view, xMm)} cy={py(view, yMm)} r={Math.max(2.5, radius)} fill={role === 'bite' ? '#3f5c2a' : '#26272b'} fillOpacity={lens ? 0.3 : 1} stroke={role === 'bite' ? '#3f5c2a' : '#26272b'} />
+          <circle cx={px(view, xMm)} cy={py(view, yMm)} r={Math.max(2.5, radius)} fill={role === 'bite' ? '#3f5c2a' : '#26272b'} fillOpacity={lens ? 0.3 : 0.6} stroke={role === 'bite' ? '#3f5c2a' : '#26272b'} />
+          {meetsMetal(xMm) && (
+            <circle cx={px(view, xMm)} cy={py(view, yMm)} r={Math.max(2.5, radius) + 5} fill="none" stroke="#963226" strokeWidth={4} />
+          )}
           {lens && <circle cx={px(view, xMm)} cy={py(view, yMm)} r={3.5} fill={role === 'bite' ? '#3f5c2a' : '#26272b'} />}
         </g>
       ))}
@@ -171,12 +183,13 @@ export function UnderFoot(props: UnderFootProps) {
   const counted = judgement.checks.find(({ name }) => name === finish.countedCheck);
   const bite = holes.find(({ role }) => role === 'bite');
   const run = holes.find(({ role }) => role === 'run');
-  const ruler = (view: View, step: number) => {
-    const from = Math.ceil((view.midXMm - view.width / 2 / view.pxPerMm) / step);
-    const to = Math.floor((view.midXMm + view.width / 2 / view.pxPerMm) / step);
-    return Array.from({ length: to - from + 1 }, (_, i) => Number(((from + i) * step).toFixed(2)));
+  const foldOnRight = settings.guideMm + belief.shiftMm > lens.midXMm;
+  const shifted = Math.abs(belief.shiftMm) > 0.005;
+  const ruler = (view: View) => {
+    const half = view.width / 2 / view.pxPerMm;
+    const step = tickStepMm(lengths.unit, view.pxPerMm, 52);
+    return ticksWithin(view.midXMm - half, view.midXMm + half, step);
   };
-  const stepFor = (view: View) => [0.25, 0.5, 1, 2, 5].find((step) => step * view.pxPerMm > 42) ?? 5;
 
   return (
     <div ref={ref} className="relative h-full w-full overflow-hidden">
@@ -196,7 +209,7 @@ export function UnderFoot(props: UnderFootProps) {
             <g key={view === bed ? 'bed' : 'lens'}>
               <Scene {...props} view={view} lens={view === lens} />
               <rect x={view.x} y={view.y} width={view.width} height={view.height} fill="none" stroke={view === lens ? '#26272b' : '#d8cbb4'} strokeWidth={view === lens ? 2 : 1} />
-              {ruler(view, stepFor(view)).map((tick) => (
+              {ruler(view).map((tick) => (
                 <g key={tick}>
                   <line x1={px(view, tick)} x2={px(view, tick)} y1={view.height} y2={view.height + 6} stroke="#57534a" />
                   <text x={Math.min(width - 16, Math.max(12, px(view, tick)))} y={view.height + 21} fontSize={13} textAnchor="middle" fill="#57534a">
@@ -212,19 +225,30 @@ export function UnderFoot(props: UnderFootProps) {
           <Label x={bed.width - 8} y={20} text={`extension ${lengths.cloth(plan.fold.extensionMm ?? 0)}`} end />
           <Label x={lens.x + 8} y={20} text={`×${lensTimes.toFixed(lensTimes < 10 ? 1 : 0)} lens`} strong />
           {bite && counted && (
-            <Label x={lens.x + 8} y={lens.height - 12} text={`bite ${lengths.fine(counted.v0Mm)}, good from ${lengths.fine(counted.loMm)} to ${lengths.fine(counted.hiMm)}`} colour="#3f5c2a" strong />
+            <Label x={lens.x + 8} y={lens.height - 12} text={`bite ${shifted ? 'about ' : ''}${lengths.fineNumber(counted.v0Mm + counted.k * belief.shiftMm)}, good ${lengths.fineNumber(counted.loMm)} – ${lengths.fine(counted.hiMm)}`} colour="#3f5c2a" strong />
           )}
-          {run && <Label x={lens.x + lens.width - 8} y={20} text={`run ${lengths.fine(Math.abs(run.xMm - settings.guideMm))} from the blade`} end />}
+          <Label
+            x={px(lens, settings.guideMm + belief.shiftMm) + (foldOnRight ? -8 : 8)}
+            y={46}
+            end={foldOnRight}
+            text="fold, and how it wanders"
+            colour="#235387"
+            strong
+          />
+          {run && (
+            <Label x={lens.x + 8} y={lens.height - 32} text={`run ${shifted ? 'about ' : ''}${lengths.fine(Math.abs(run.xMm - settings.guideMm - belief.shiftMm))} off the fold`} />
+          )}
+          <Label x={px(bed, settings.guideMm) + 8} y={bed.height - 12} text="blade" strong />
+          <Label x={px(bed, swingRight) + 10} y={bed.height + 36} text={`needle swing ${lengths.fine(swingRight - swingLeft)}`} />
           <Label x={px(bed, settings.guideMm + belief.shiftMm) - 6} y={bed.height - 12} text="fold" colour="#235387" strong end />
         </svg>
       )}
       {blocked && (
-        <div className="absolute inset-x-6 top-1/3 grid place-items-center" role="alert">
-          <p className="rounded-[3px] border-4 border-madder bg-slip px-5 py-3 text-center text-xl font-bold text-madder">
-            ✕ Blocked. The needle would meet {clearance.clearanceMm < 0 ? `the ${clearance.nearest}` : 'the end of its swing'}{' '}
-            on the {clearance.side}.
-          </p>
-        </div>
+        <p className="absolute inset-x-0 top-7 mx-auto w-fit max-w-[94%] rounded-[3px] border-3 border-madder bg-slip px-4 py-1.5 text-center font-bold text-madder">
+          ✕ Blocked: the needle would meet{' '}
+          {clearance.clearanceMm < 0 ? `the ${clearance.nearest}` : 'the end of its swing'} on the{' '}
+          {clearance.side}, where it is ringed.
+        </p>
       )}
       <NumbersTable
         caption="Under the foot, in numbers"

@@ -6,15 +6,15 @@ const sentences: Readonly<
   Record<string, (values: Record<string, number>, lengths: Lengths, raw: Fact['values']) => string>
 > = {
   'bite-in-fold': ({ biteMm = 0, thicknessMm = 0, hiddenUpToMm = 0 }, { fine }) =>
-    `Bites ${fine(biteMm)} into a fold ${fine(thicknessMm)} thick; hidden up to ${fine(hiddenUpToMm)}.`,
+    `Bites ${fine(biteMm)} into a fold ${fine(thicknessMm)} thick; good to ${fine(hiddenUpToMm)}.`,
   'bite-in-thin-fold': ({ biteMm = 0, thicknessMm = 0, hiddenUpToMm = 0 }, { fine }) =>
     `Bites ${fine(biteMm)}; cloth of ${fine(thicknessMm)} hides little: up to ${fine(hiddenUpToMm)}.`,
   'run-on-extension': ({ runMm = 0, extensionMm = 0 }, { fine, cloth }) =>
-    `Runs ${fine(runMm)} beside the fold, on ${cloth(extensionMm)} of extension.`,
+    `Runs ${fine(runMm)} off the fold, extension ${cloth(extensionMm)}.`,
   'guide-fixed': () => 'Fixed on this foot.',
   'guide-adjusts': ({ stepMm = 0.25 }, { fine }) => `Set by hand in steps of ${fine(stepMm)}.`,
   'bite-spacing': ({ spacingMm = 0, stitches = 1 }, { cloth }) =>
-    `${stitches} stitches a repeat; a bite about every ${cloth(spacingMm)} to start with.`,
+    `A bite each ${stitches} stitches, about every ${cloth(spacingMm)} to start with.`,
   'needle-by-weight': ({ weightGsm = 0, alternative = 0 }) =>
     `For ${Math.round(weightGsm)} g/m²; ${alternative} if it skips.`,
   'needle-meets-metal': ({ byMm = 0 }, { fine }, { nearest, side }) =>

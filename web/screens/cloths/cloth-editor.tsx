@@ -79,6 +79,7 @@ export function ClothEditor({ cloth }: { cloth: ClothRecord }) {
   const length = (field: keyof HomeTests, label: string, placeholder?: string) => (
     <LengthField
       label={label}
+      compact
       optional
       value={number(field)}
       {...(placeholder ? { placeholder } : {})}

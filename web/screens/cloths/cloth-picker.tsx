@@ -1,15 +1,17 @@
 import { Plus } from 'lucide-react';
 import { RadioGroup } from 'radix-ui';
-import { useState } from 'react';
+import { Suspense, lazy, useState } from 'react';
 import type { ClothRecord } from '../../../contract/records';
 import { useLengths } from '../../app/lengths';
-import { NewCloth } from './new-cloth';
+
+// The forms' package is loaded when the first form is opened.
+const NewCloth = lazy(async () => ({ default: (await import('./new-cloth')).NewCloth }));
 
 /** A swatch whose height is the cloth's thickness, ten times over. */
 function ThicknessSwatch({ mm }: { mm: number }) {
   const height = Math.min(34, Math.max(1.5, mm * 18));
   return (
-    <svg width={34} height={36} aria-hidden>
+    <svg width={34} height={36} aria-hidden className="shrink-0">
       <rect x={0} y={35 - height} width={34} height={height} fill="#b6a98f" stroke="#4d463a" />
       <line x1={0} x2={34} y1={35.5} y2={35.5} stroke="#4d463a" />
     </svg>
@@ -53,7 +55,11 @@ export function ClothPicker({ cloths, chosen, onChoose }: ClothPickerProps) {
       >
         <Plus size={18} aria-hidden /> Describe a new cloth
       </button>
-      <NewCloth open={asking} onOpenChange={setAsking} onMade={onChoose} />
+      {asking && (
+        <Suspense>
+          <NewCloth open onOpenChange={setAsking} onMade={onChoose} />
+        </Suspense>
+      )}
     </div>
   );
 }

@@ -1,6 +1,6 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useForm } from 'react-hook-form';
-import { z } from 'zod';
+import * as z from 'zod';
 import { constructions } from '../../../core/cloth/cloth';
 import { weightClasses } from '../../../core/cloth/guesses';
 import { clothDraft } from '../../../contract/cloth';

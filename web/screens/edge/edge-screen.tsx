@@ -1,4 +1,5 @@
 import { useEffect } from 'react';
+import { createPortal } from 'react-dom';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import { useRecord } from '../../app/records';
 import { LoadState } from '../../app/trouble';
@@ -40,17 +41,24 @@ function Stations({ bench, stationId }: { bench: Bench; stationId: string }) {
   const project = useRecord('projects', bench.edge.projectId);
   const station = stations.find(({ id }) => id === stationId);
   useEdgeKeys(bench.edge.id);
+  const crumbs = document.getElementById('crumbs');
   if (!station) return <Navigate to={`/edges/${bench.edge.id}/cloth`} replace />;
   const { Table, Slip } = station;
   return (
     <>
-      <nav aria-label="Where you are" className="no-print flex min-h-9 shrink-0 items-center gap-2 px-5 text-sm">
-        <Link to={`/projects/${bench.edge.projectId}`} className="shrink-0 underline underline-offset-2">
-          {project.data?.name ?? 'Project'}
-        </Link>
-        <span aria-hidden>/</span>
-        <h1 className="truncate font-body text-sm font-bold">{bench.edge.name}</h1>
-      </nav>
+      {crumbs &&
+        createPortal(
+          <nav aria-label="Where you are" className="flex min-w-0 items-center gap-2">
+            <Link to={`/projects/${bench.edge.projectId}`} className="max-w-56 shrink-0 truncate underline underline-offset-2">
+              {project.data?.name ?? 'Project'}
+            </Link>
+            <span aria-hidden>/</span>
+            <h1 className="max-w-72 truncate font-body font-bold" title={bench.edge.name}>
+              {bench.edge.name}
+            </h1>
+          </nav>,
+          crumbs,
+        )}
       <StationStrip bench={bench} current={station.id} />
       <main
         key={station.id}

@@ -14,7 +14,14 @@ export function EdgeTable({ bench }: { bench: Bench }) {
   const depthMm = plan.fold.depthMm ?? 0;
   const allowanceMm =
     issues.length === 0 ? finish.folds({ wish: plan.fold, cloth: plan.cloth }).allowanceMm : depthMm;
-  return <EdgePlan edge={edge} depthMm={depthMm} allowanceMm={allowanceMm} />;
+  return (
+    <div className="flex h-full flex-col">
+      <div className="min-h-0 grow">
+        <EdgePlan edge={edge} depthMm={depthMm} allowanceMm={allowanceMm} />
+      </div>
+      <Fullness bench={bench} />
+    </div>
+  );
 }
 
 /** What the curve does to a hem of this depth, in words and one number. */
@@ -33,13 +40,17 @@ function Fullness({ bench }: { bench: Bench }) {
         ? 'Ease it in with a stitch along the raw edge.'
         : `Too full to lie flat: on this curve a hem can be ${deepest} deep.`;
   return (
-    <div className="border-t border-line pt-3" role="status">
-      <p className="text-sm text-soft">Fullness at the tightest curve</p>
-      <p className={`big-number text-3xl ${share > easedShare ? 'text-madder' : ''}`}>
-        {Number.isFinite(share) ? `${(share * 100).toFixed(1)} %` : 'deeper than the curve'}
+    <div className="flex shrink-0 items-baseline gap-4 border-t border-line px-4 py-2" role="status">
+      <p className={`big-number shrink-0 text-2xl ${share > easedShare ? 'text-madder' : ''}`}>
+        {Number.isFinite(share) ? `${(share * 100).toFixed(1)} % fuller` : 'deeper than the curve'}
       </p>
-      <p>{verdict}</p>
-      <p className="text-sm text-soft">Starting guess: up to {Math.round(pressed * 100)} % presses away in this cloth.</p>
+      <p>
+        {share > easedShare ? '✕ ' : ''}
+        The raw edge is longer than where it lands. {verdict}{' '}
+        <span className="text-sm text-soft">
+          Starting guess: up to {Math.round(pressed * 100)} % presses away in this cloth.
+        </span>
+      </p>
     </div>
   );
 }
@@ -49,12 +60,10 @@ export function EdgeSlip({ bench }: { bench: Bench }) {
   const { edge, record } = bench;
   const set = (patch: Partial<typeof edge>) => change('edges', edge.id, patch);
   return (
-    <div className="grid gap-3">
-      <h2 className="text-2xl">The edge</h2>
-      <div className="grid grid-cols-2 gap-3">
-        <TextField label="Name" value={edge.name} onCommit={(name) => set({ name })} />
-        <TextField label="It is on" value={edge.on} onCommit={(on) => set({ on })} />
-      </div>
+    <div className="grid gap-2">
+      <h2 className="sr-only">The edge</h2>
+      <TextField label="Name" value={edge.name} onCommit={(name) => set({ name })} />
+      <TextField label="It is on" value={edge.on} onCommit={(on) => set({ on })} />
       <Choice
         label="Shape"
         value={edge.shape}
@@ -93,7 +102,6 @@ export function EdgeSlip({ bench }: { bench: Bench }) {
         ]}
         onChange={(variant) => setVariant(bench, variant)}
       />
-      <Fullness bench={bench} />
     </div>
   );
 }

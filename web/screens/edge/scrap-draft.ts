@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { z } from 'zod';
+import * as z from 'zod';
 import { dialSettings } from '../../../contract/plan';
 import type { DialSettings } from '../../../core/kit/dial-steps';
 

@@ -68,7 +68,7 @@ export function ScrapForm({ bench }: { bench: Bench }) {
 
   return (
     <form
-      className="grid min-h-0 content-start gap-1 overflow-y-auto p-4"
+      className="grid min-h-0 content-start gap-0.5 overflow-y-auto px-4 py-3"
       aria-label={`Scrap ${number}`}
       onSubmit={(event) => {
         event.preventDefault();
@@ -76,7 +76,6 @@ export function ScrapForm({ bench }: { bench: Bench }) {
       }}
     >
       <h2 className="text-xl">Scrap {number}: what it shows</h2>
-      <p className="text-sm text-soft">Same cloth, same layers. Lay it inside up and count along it.</p>
       <Stepper
         label="Bites sewn"
         about="swings into the fold"
@@ -101,14 +100,13 @@ export function ScrapForm({ bench }: { bench: Bench }) {
         trouble={tried ? trouble.over : undefined}
         onChange={(over) => setDraft({ over: Number.isNaN(over) ? null : over })}
       />
-      <fieldset className="border-b border-line py-2">
-        <legend className="float-left w-full pb-1 font-bold">
-          Sewn at{' '}
-          <span className="font-normal text-soft">
-            {draft.settings ? 'what you typed' : 'the setting on the slip'}
-          </span>
-        </legend>
-        <div className="flex flex-wrap gap-3">
+      <details className="border-b border-line py-1.5" open={draft.settings !== null}>
+        <summary className="min-h-8 cursor-pointer">
+          <b>Sewn at</b> {lengths.fineNumber(sewn.widthMm)} wide, {lengths.fineNumber(sewn.lengthMm)}{' '}
+          long, needle {lengths.fine(sewn.needlePositionMm)}
+          <span className="text-sm text-soft"> · change</span>
+        </summary>
+        <div className="flex flex-wrap gap-3 pt-1">
           {dials
             .filter((dial) => dialTravel(dial, plan.machine, plan.foot.guide).stepMm > 0)
             .map((dial) => (
@@ -129,12 +127,11 @@ export function ScrapForm({ bench }: { bench: Bench }) {
               />
             ))}
         </div>
-      </fieldset>
-      <label className="block pt-1">
+      </details>
+      <label className="flex items-center gap-2 py-1">
         <span className="text-sm text-soft">Note</span>
-        <textarea
+        <input
           className="field"
-          rows={1}
           maxLength={2000}
           value={draft.note}
           placeholder="ridge, pits, puckers, thread…"

@@ -49,9 +49,9 @@ function Row(props: {
   const belief = margin && set?.beliefs[margin.source];
   const kept = attempt && attempt.id === record.keptAttemptId;
   return (
-    <li className={`flex items-center gap-3 border-b border-line py-1 last:border-0 ${proposed ? 'text-soft' : ''}`}>
-      <span className="big-number w-8 shrink-0 text-center text-2xl">{title}</span>
-      <span className="w-44 shrink-0">
+    <li className={`grid grid-cols-[2rem_minmax(0,1fr)_auto_2.75rem] items-center gap-x-2 border-b border-line py-1.5 last:border-0 ${proposed ? 'text-soft' : ''}`}>
+      <span className="big-number text-center text-2xl">{title}</span>
+      <span>
         <b className="block leading-tight">{change}</b>
         <span className="block text-sm">
           {result}
@@ -64,26 +64,26 @@ function Row(props: {
           </span>
         )}
       </span>
-      <span className="min-w-0 grow">
+      <span className="col-span-2 col-start-2 row-start-2">
         {margin && belief ? (
           <MiniMargin margin={margin} belief={belief} reachMm={reachMm} proposed={proposed} />
         ) : (
           <span className="text-sm text-soft">Sewn with another set-up ({attempt?.names.foot}); not counted here.</span>
         )}
       </span>
-      {judged && (
-        <span className="w-24 shrink-0 text-right">
-          <b className="text-lg">{ofHundred(judged.chance)}</b> of 100
-        </span>
-      )}
-      {attempt ? (
+      <span className="col-start-3 row-start-1 text-right">
+        {judged && (
+          <>
+            <b className="big-number text-2xl">{ofHundred(judged.chance)}</b> of 100
+          </>
+        )}
+      </span>
+      {attempt && (
         <RemoveButton
           what={`scrap ${attempt.number}`}
           consequence="What it taught goes with it."
           onRemove={() => remove.mutate(attempt)}
         />
-      ) : (
-        <span className="w-11 shrink-0" />
       )}
     </li>
   );

@@ -74,7 +74,12 @@ export function SettingSlip({ bench }: { bench: Bench }) {
   // Another machine or foot has other steps and other metal: the dials are solved anew.
   const plannedFor = (patch: Partial<typeof record>) =>
     change('plans', record.id, { ...patch, settings: null });
-  const reasons = settings && set ? finish.dialReasons(plan, settings) : null;
+  // Where the edge really rides, by what scraps have taught; 0 until then.
+  const shiftMm = set?.beliefs.guide?.shiftMm ?? 0;
+  const reasons =
+    settings && set
+      ? finish.dialReasons(plan, { ...settings, guideMm: settings.guideMm + shiftMm })
+      : null;
   const lengthFacts = finish.startingLength(plan).because;
   const factsFor = (dial: DialName) =>
     (dial === 'length' ? lengthFacts : reasons?.[dialField[dial] as keyof typeof reasons]) ?? [];
@@ -83,15 +88,17 @@ export function SettingSlip({ bench }: { bench: Bench }) {
   const moved = dials.filter((dial) => settings && solved && Math.abs(settings[dialField[dial]] - solved[dialField[dial]]) > 1e-6);
   return (
     <div>
-      <h2 className="text-2xl break-words">{finishName(finish.id)}, {edge.on || edge.name}</h2>
-      <div className="no-print grid grid-cols-2 gap-2 pt-2">
+      <h2 className="text-xl break-words">{finishName(finish.id)}, {edge.on || edge.name}</h2>
+      <div className="no-print grid gap-1 pt-1">
         <SelectField
+          beside
           label="Machine"
           value={machine.id}
           options={machines.map(({ id, name }) => ({ value: id, label: name }))}
           onChange={(machineId) => plannedFor({ machineId })}
         />
         <SelectField
+          beside
           label="Foot"
           value={foot.id}
           options={feet.map(({ id, name }) => ({ value: id, label: name }))}
@@ -120,7 +127,10 @@ export function SettingSlip({ bench }: { bench: Bench }) {
               because={[
                 ...factsFor(dial).map((fact) => factInWords(fact, lengths)),
                 ...(dial === 'length'
-                  ? [`Now a bite every ${lengths.fine(stitches * settings.lengthMm)}.`]
+                  ? [`Now every ${lengths.fine(stitches * settings.lengthMm)}.`]
+                  : []),
+                ...(moved.includes(dial) && solved
+                  ? [`Solved: ${lengths.fine(solved[dialField[dial]])}.`]
                   : []),
               ].join(' ')}
               onMove={(mm) => bench.setDials({ ...settings, [dialField[dial]]: mm })}
@@ -152,21 +162,26 @@ export function SettingSlip({ bench }: { bench: Bench }) {
         {attempts.length > pooled.length &&
           ` ${counted(attempts.length - pooled.length, 'scrap')} of another set-up not counted.`}
       </p>
-      <div className="no-print grid gap-2 pt-3">
-        {moved.length > 0 && (
-          <Button onClick={() => change('plans', record.id, { settings: null })}>
-            <RotateCcw size={17} aria-hidden /> Back to the solved setting
-          </Button>
-        )}
+      <div className="no-print sticky -bottom-4 -mx-5 mt-3 flex gap-2 border-t border-line bg-slip px-5 py-3">
         <Button
           look="solid"
+          className="grow"
           disabled={!judgement || judgement.blocked}
           onClick={() => void navigate(`/edges/${edge.id}/test`)}
         >
           Log a scrap
         </Button>
-        <Button onClick={() => window.print()}>
-          <Printer size={17} aria-hidden /> Print the slip
+        <Button
+          aria-label="Back to the solved setting"
+          title="Back to the solved setting"
+          className="px-3!"
+          disabled={moved.length === 0}
+          onClick={() => change('plans', record.id, { settings: null })}
+        >
+          <RotateCcw size={18} aria-hidden />
+        </Button>
+        <Button aria-label="Print the slip" title="Print the slip" className="px-3!" onClick={() => window.print()}>
+          <Printer size={18} aria-hidden />
         </Button>
       </div>
     </div>

@@ -13,7 +13,7 @@ import { ScrapList } from './scrap-list';
 /** Counting a scrap, above what earlier scraps came to. */
 export function TestTable({ bench }: { bench: Bench }) {
   return (
-    <div className="grid h-full grid-cols-1 xl:grid-cols-[21rem_minmax(0,1fr)]">
+    <div className="grid h-full grid-cols-1 xl:grid-cols-[22rem_minmax(0,1fr)]">
       <ScrapForm key={bench.record.id} bench={bench} />
       <div className="min-h-0 overflow-y-auto border-l border-line">
         <ScrapList bench={bench} />

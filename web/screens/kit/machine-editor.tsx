@@ -13,7 +13,7 @@ type Specs = MachineRecord['specs'];
 function NeedleLine({ specs }: { specs: Specs }) {
   const { fineNumber, unit } = useLengths();
   const positions = dialPositions(dialTravel('needlePosition', specs, { atMm: 0 }));
-  const half = Math.max(specs.maxWidthMm / 2, ...positions.map(Math.abs), 1) + 0.5;
+  const half = Math.max(specs.maxWidthMm / 2, ...positions.map(Math.abs), ...(specs.plateHoleMm ?? []).map(Math.abs), 1) + 0.3;
   const x = (mm: number) => 300 + (mm / half) * 270;
   return (
     <svg viewBox="0 0 600 110" className="w-full max-w-2xl" role="img" aria-label="Needle positions and widest swing, to scale">

@@ -1,41 +1,14 @@
-import { zodResolver } from '@hookform/resolvers/zod';
 import { Plus } from 'lucide-react';
-import { useState } from 'react';
-import { useForm } from 'react-hook-form';
-import { Link, useNavigate } from 'react-router';
-import { projectDraft } from '../../../contract/records';
-import { useCreate, useList, useRemove } from '../../app/records';
+import { Suspense, lazy, useState } from 'react';
+import { Link } from 'react-router';
+import { useList, useRemove } from '../../app/records';
 import { LoadState } from '../../app/trouble';
 import { Button } from '../../controls/button';
-import { FormDialog } from '../../controls/form-dialog';
 import { RemoveButton } from '../../controls/remove-button';
-import { FormField } from '../../controls/text-field';
 import { counted } from '../../words/number';
 
-function NewProject({ open, onOpenChange }: { open: boolean; onOpenChange(open: boolean): void }) {
-  const create = useCreate('projects');
-  const navigate = useNavigate();
-  const form = useForm({ resolver: zodResolver(projectDraft), defaultValues: { name: '', note: '' } });
-  const { errors } = form.formState;
-  return (
-    <FormDialog title="New project" open={open} onOpenChange={onOpenChange}>
-      <form
-        className="grid gap-4"
-        onSubmit={form.handleSubmit(async (draft) => {
-          const { id } = await create.mutateAsync(draft);
-          await navigate(`/projects/${id}`);
-        })}
-      >
-        <FormField label="Name" placeholder="Winter coat" trouble={errors.name?.message} {...form.register('name')} />
-        <FormField label="Note" trouble={errors.note?.message} {...form.register('note')} />
-        {create.error && <p role="alert" className="font-bold text-madder">{create.error.message}</p>}
-        <Button type="submit" look="solid" disabled={create.isPending}>
-          Make the project
-        </Button>
-      </form>
-    </FormDialog>
-  );
-}
+// The forms' package is loaded when the first form is opened.
+const NewProject = lazy(async () => ({ default: (await import('./new-project')).NewProject }));
 
 /** Every project, each with its edges to open. */
 export function ProjectsScreen() {
@@ -97,7 +70,11 @@ export function ProjectsScreen() {
           );
         })}
       </ul>
-      <NewProject open={asking} onOpenChange={setAsking} />
+      {asking && (
+        <Suspense>
+          <NewProject open onOpenChange={setAsking} />
+        </Suspense>
+      )}
     </main>
   );
 }

@@ -1,0 +1,83 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { test as base, expect } from '@playwright/test';
+
+/** The built server in a process of its own, on a data folder of its own. */
+export class App {
+  private child: ChildProcess | undefined;
+  address = '';
+  private port = 0;
+  readonly dataFolder = mkdtempSync(join(tmpdir(), 'pin-margin-e2e-'));
+
+  /** Starts on the same port each time, so that an open page finds it again. */
+  async start(): Promise<void> {
+    const child = spawn(process.execPath, ['dist/server/main.js'], {
+      env: {
+        ...process.env,
+        NODE_ENV: 'production',
+        PORT: String(this.port),
+        PIN_MARGIN_DATA: this.dataFolder,
+        LOG_LEVEL: 'error',
+      },
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
+    this.child = child;
+    this.address = await new Promise<string>((found, failed) => {
+      let text = '';
+      child.stdout?.on('data', (chunk: Buffer) => {
+        text += chunk.toString();
+        const match = /at (http:\/\/[^/\s]+)/.exec(text);
+        if (match?.[1]) found(match[1]);
+      });
+      child.on('exit', (code) => failed(new Error(`The server ended with code ${code}.`)));
+    });
+    this.port = Number(new URL(this.address).port);
+  }
+
+  /** Ends it as the power cut would. */
+  async kill(signal: NodeJS.Signals = 'SIGKILL'): Promise<void> {
+    const child = this.child;
+    if (!child || child.exitCode !== null || child.signalCode !== null) return;
+    const ended = new Promise((done) => child.on('exit', done));
+    child.kill(signal);
+    await ended;
+  }
+
+  async api<T>(path: string): Promise<T> {
+    return (await (await fetch(`${this.address}/api/${path}`)).json()) as T;
+  }
+
+  clear(): void {
+    rmSync(this.dataFolder, { recursive: true, force: true });
+  }
+}
+
+/** Tests with an app of their own; a page error or a console error fails the test. */
+export const test = base.extend<{ app: App; troubles: string[] }>({
+  // eslint-disable-next-line no-empty-pattern -- Playwright reads what a fixture needs from here.
+  app: async ({}, use) => {
+    const app = new App();
+    await app.start();
+    await use(app);
+    await app.kill();
+    app.clear();
+  },
+  troubles: [
+    async ({ page }, use) => {
+      const troubles: string[] = [];
+      page.on('pageerror', (error) => troubles.push(error.message));
+      page.on('console', (message) => {
+        // A refused request is logged by the browser itself; what the app makes of it is tested.
+        if (message.type() === 'error' && !message.text().includes('Failed to load resource')) {
+          troubles.push(message.text());
+        }
+      });
+      await use(troubles);
+      expect(troubles).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+export { expect };

@@ -1,0 +1,108 @@
+import { expect, test } from './app.fixture';
+
+interface Attempt {
+  id: string;
+  note: string;
+}
+
+test('every change can be undone and done again, also after a reload', async ({ page, app }) => {
+  await page.goto(`${app.address}/edges/edge-cape/edge`);
+  const length = page.getByLabel('Length along the edge');
+  await length.fill('3000');
+  await length.press('Enter');
+  await page.getByRole('radio', { name: 'Turned in' }).click();
+  await expect(page.getByRole('link', { name: /edge turned in/ })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('link', { name: /edge turned in/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('link', { name: /flat edge/ })).toBeVisible();
+  await page.locator('body').press('Control+z');
+  await expect(length).toHaveValue('3420');
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await expect(length).toHaveValue('3000');
+});
+
+test('removing a scrap and a whole project asks once and can be undone', async ({ page, app }) => {
+  await page.goto(`${app.address}/edges/edge-cape/test`);
+  await page.getByRole('button', { name: 'Remove scrap 1' }).click();
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('24 bites: 7 missed')).toBeVisible();
+  await page.getByRole('button', { name: 'Remove scrap 1' }).click();
+  await page.getByRole('button', { name: 'Remove', exact: true }).click();
+  await expect(page.getByText('No scrap yet', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('24 bites: 7 missed')).toBeVisible();
+
+  await page.goto(app.address);
+  await page.getByRole('button', { name: /Remove project/ }).click();
+  await page.getByRole('button', { name: 'Remove', exact: true }).click();
+  await expect(page.getByText('Nothing here yet.')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('link', { name: 'Cape, lower edge' })).toBeVisible();
+});
+
+test('a half-counted scrap survives a reload', async ({ page, app }) => {
+  await page.goto(`${app.address}/edges/edge-cape/test`);
+  await page.getByRole('spinbutton', { name: /Missed the fold/ }).fill('3');
+  await page.getByLabel('Note').fill('thread was loose');
+  await page.reload();
+  await expect(page.getByRole('spinbutton', { name: /Missed the fold/ })).toHaveValue('3');
+  await expect(page.getByLabel('Note')).toHaveValue('thread was loose');
+});
+
+test('killed in the middle: what was acknowledged is there, what was not is sent again', async ({ page, app }) => {
+  await page.goto(`${app.address}/edges/edge-cape/test`);
+  await page.getByLabel('Note').fill('before the cut');
+  await page.getByRole('button', { name: 'Record scrap 2' }).click();
+  await expect(page.getByText('Scrap 2 is in the book.')).toBeVisible();
+  await app.kill();
+
+  await page.getByLabel('Note').fill('during the cut');
+  await page.getByRole('button', { name: 'Record scrap 3' }).click();
+  await expect(page.getByText('The server does not answer.', { exact: false }).first()).toBeVisible();
+  await page.getByRole('link', { name: /Edge/ }).click();
+  await page.getByLabel('Length along the edge').fill('3333');
+  await page.getByLabel('Length along the edge').press('Enter');
+
+  await app.start();
+  await expect.poll(async () => (await app.api<{ lengthMm: number }>('edges/edge-cape')).lengthMm).toBe(3333);
+  await page.getByRole('link', { name: /Test/ }).click();
+  await expect(page.getByLabel('Note')).toHaveValue('during the cut');
+  await page.getByRole('button', { name: 'Record scrap 3' }).click();
+  await expect(page.getByText('Scrap 3 is in the book.')).toBeVisible();
+  const attempts = await app.api<Attempt[]>('attempts?planId=plan-cape');
+  expect(attempts.map(({ note }) => note).slice(1)).toEqual(['before the cut', 'during the cut']);
+});
+
+test('killed at random during 40 recorded scraps: every acknowledged one is there, none twice', async ({ app }) => {
+  const acknowledged: string[] = [];
+  for (let i = 0; i < 40; i++) {
+    const id = crypto.randomUUID();
+    const record = async (): Promise<void> => {
+      const response = await fetch(`${app.address}/api/attempts`, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify({
+          id,
+          planId: 'plan-cape',
+          settings: { widthMm: 2.2, lengthMm: 1.8, needlePositionMm: 0.4, guideMm: -1 },
+          counts: [{ check: 'bite', n: 24, short: i % 5, over: 0 }],
+          note: '',
+        }),
+      });
+      if (response.ok) acknowledged.push(id);
+    };
+    const sending = record().catch(() => undefined);
+    if (i % 8 === 5) {
+      await new Promise((wait) => setTimeout(wait, (i * 7) % 23));
+      await app.kill();
+      await sending;
+      await app.start();
+      if (!acknowledged.includes(id)) await record();
+    } else await sending;
+  }
+  const stored = (await app.api<Attempt[]>('attempts?planId=plan-cape')).map(({ id }) => id);
+  expect(acknowledged).toHaveLength(40);
+  expect(stored.filter((id) => acknowledged.includes(id)).sort()).toEqual([...acknowledged].sort());
+  expect(new Set(stored).size).toBe(stored.length);
+});

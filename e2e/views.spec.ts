@@ -1,0 +1,96 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from './app.fixture';
+
+const views = [
+  '/',
+  '/projects/project-lantern-parade',
+  '/edges/edge-cape/cloth',
+  '/edges/edge-cape/edge',
+  '/edges/edge-shirt/finish',
+  '/edges/edge-shirt/folds',
+  '/edges/edge-cape/setting',
+  '/edges/edge-cape/test',
+  '/edges/edge-veil/test',
+  '/cloths',
+  '/kit',
+  '/nowhere',
+  '/edges/none/cloth',
+];
+
+for (const view of views) {
+  test(`axe finds nothing serious on ${view}`, async ({ page, app }) => {
+    await page.goto(app.address + view);
+    await expect(page.locator('main, [role=main]').first()).toBeVisible();
+    await page.waitForLoadState('networkidle');
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+    expect(serious.map(({ id, nodes }) => [id, nodes.map(({ html }) => html)])).toEqual([]);
+  });
+}
+
+test('the unit switch changes every length on the screen', async ({ page, app }) => {
+  for (const view of views.slice(1, 9)) {
+    await page.goto(app.address + view);
+    await page.waitForLoadState('networkidle');
+    await page.getByRole('radio', { name: 'mm', exact: true }).click();
+    const inMm = await page.locator('main').innerText();
+    await page.getByRole('radio', { name: 'in', exact: true }).click();
+    await expect(page.locator('main')).not.toHaveText(inMm);
+    await page.waitForTimeout(150);
+    // Machines are marked in millimetres, and marks show both; nothing else may stay metric.
+    const left = (await page.locator('main').innerText())
+      .replaceAll(/· (shown )?[−+-]?[\d.]+ mm/g, '')
+      .replaceAll(/^[−-]?[\d.]+ mm$/gm, '')
+      .replaceAll(/machine, \d mm wide/gi, '');
+    expect(left).not.toMatch(/\d mm/);
+  }
+});
+
+test('a very long name breaks nothing, on a tablet either', async ({ page, app }) => {
+  await page.setViewportSize({ width: 1024, height: 768 });
+  await page.goto(`${app.address}/edges/edge-cape/edge`);
+  const name = page.getByLabel('Name');
+  await name.fill('Ceremonialovergarmentwithtrain '.repeat(3).trim());
+  await name.press('Enter');
+  for (const station of ['cloth', 'edge', 'finish', 'folds', 'setting', 'test']) {
+    await page.goto(`${app.address}/edges/edge-cape/${station}`);
+    await page.waitForLoadState('networkidle');
+    const overflow = await page.evaluate(
+      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    );
+    expect(overflow).toBeLessThanOrEqual(0);
+  }
+});
+
+test('the fold picture is to scale', async ({ page, app }) => {
+  await page.goto(`${app.address}/edges/edge-cape/folds`);
+  for (let i = 0; i < 5; i++) {
+    const back = page.getByRole('button', { name: 'Fold one step back' });
+    if (await back.isEnabled()) await back.click();
+  }
+  await expect(page.getByText('Flat cloth, raw edge at the left')).toBeVisible();
+  const picture = page.getByRole('img', { name: 'Section through the hem, to scale' });
+  // On flat cloth the marks lie at 48 and 88 mm from the raw edge.
+  const [rawEdge, hemline, foldBack] = await Promise.all(
+    ['raw edge', 'Hemline', 'Fold back'].map(async (text) =>
+      Number(await picture.getByText(text, { exact: true }).getAttribute('x')),
+    ),
+  );
+  expect((foldBack! - rawEdge!) / (hemline! - rawEdge!)).toBeCloseTo(88 / 48, 3);
+});
+
+test('an empty kit and shelf say what to do first', async ({ page, app }) => {
+  await page.goto(app.address);
+  await page.getByRole('button', { name: /Remove project/ }).click();
+  await page.getByRole('button', { name: 'Remove', exact: true }).click();
+  await page.goto(`${app.address}/kit`);
+  for (let i = 0; i < 6; i++) {
+    await page.getByRole('button', { name: /^Remove “/ }).click();
+    await page.getByRole('button', { name: 'Remove', exact: true }).click();
+    await expect(page.getByRole('alertdialog')).toHaveCount(0);
+    await page.waitForLoadState('networkidle');
+    const next = page.getByRole('region', { name: 'Feet' }).getByRole('button').first();
+    if (i >= 1 && i < 5) await next.click();
+  }
+  await expect(page.getByText('The drawer is empty.')).toBeVisible();
+});

@@ -1,0 +1,20 @@
+import { defineConfig } from '@playwright/test';
+
+/** Browser tests against the built client and the real server, each on a database of its own. */
+export default defineConfig({
+  testDir: 'e2e',
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  fullyParallel: true,
+  workers: 2,
+  retries: 0,
+  reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
+  outputDir: 'test-results/browser',
+  use: {
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'],
+    },
+  },
+});

@@ -1,0 +1,37 @@
+// `npm run screenshots`: takes docs/screenshots/ anew, from the demo data, at 1280 × 800.
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { spawnServer } from './spawn-server.mjs';
+import { build, root } from './prepare.mjs';
+
+const views = {
+  projects: '/',
+  project: '/projects/project-lantern-parade',
+  'station-cloth': '/edges/edge-cape/cloth',
+  'station-edge': '/edges/edge-cape/edge',
+  'station-finish': '/edges/edge-cape/finish',
+  'station-folds': '/edges/edge-shirt/folds',
+  'station-setting': '/edges/edge-cape/setting',
+  'station-test': '/edges/edge-cape/test',
+  'cloth-shelf': '/cloths',
+  kit: '/kit',
+};
+
+build();
+const dataFolder = mkdtempSync(join(tmpdir(), 'pin-margin-shots-'));
+const server = await spawnServer(dataFolder);
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+const folder = process.argv[2] ?? join(root, 'docs', 'screenshots');
+mkdirSync(folder, { recursive: true });
+for (const [name, path] of Object.entries(views)) {
+  await page.goto(server.address + path);
+  await page.waitForLoadState('networkidle');
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: join(folder, `${name}.png`) });
+}
+await browser.close();
+await server.stop();
+rmSync(dataFolder, { recursive: true, force: true });
