@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { constructions, type Cloth } from '../core/cloth/cloth';
+import { constructions } from '../core/cloth/cloth';
 import { weightClasses } from '../core/cloth/guesses';
 import type { HomeTests } from '../core/cloth/home-tests';
 import { within } from './number';
@@ -40,9 +40,6 @@ export const clothProperties = z.strictObject({
   slip: grade,
   estimated: z.array(z.string()).optional(),
 });
-export type ClothProperties = z.infer<typeof clothProperties>;
-/** Holds the schema to what the core computes with. */
-export const clothOf = (properties: ClothProperties): Cloth => properties;
 
 /** What a person writes down about a cloth on the shelf. */
 export const clothDraft = z.strictObject({

@@ -21,7 +21,13 @@ export function issuesOf(error: z.ZodError): ErrorBody['error']['issues'] {
       }));
     }
     if (issue.code === 'invalid_union') {
-      return [{ path, message: issue.message === 'Invalid input' ? 'None of the forms this may take.' : issue.message }];
+      return [
+        {
+          path,
+          message:
+            issue.message === 'Invalid input' ? 'None of the forms this may take.' : issue.message,
+        },
+      ];
     }
     return [{ path, message: issue.message }];
   });

@@ -7,7 +7,10 @@ import * as z from 'zod';
  */
 export function within(least: number, most: number, unit = '') {
   const message = `It can be ${least} to ${most}${unit}.`;
-  return z.number({ error: `A number is needed. ${message}` }).min(least, message).max(most, message);
+  return z
+    .number({ error: `A number is needed. ${message}` })
+    .min(least, message)
+    .max(most, message);
 }
 
 /** A step of a dial: more than nothing, and no finer than a hundredth. */

@@ -22,7 +22,6 @@ export const foldWish = z.strictObject({
   coreMm: foldLength,
   statedStripMm: foldLength,
 });
-export type FoldWishBody = z.infer<typeof foldWish>;
 
 export const stitch = z.strictObject({
   pattern: z.enum(patterns),
@@ -95,7 +94,6 @@ export const counted = z
       return `${short} short and ${over} over are more than the ${n} that were counted.`;
     },
   });
-export type Counted = z.infer<typeof counted>;
 
 /** `/api/compute/learn`. */
 export const learnRequest = settingsRequest.extend({

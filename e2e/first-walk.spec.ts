@@ -22,7 +22,7 @@ test('by mouse: from a new project to a better second scrap', async ({ page, app
   // Cloth: described by touch, then weighed and stacked.
   await expect(page.getByRole('navigation', { name: 'Stations' })).toBeVisible();
   await page.getByRole('button', { name: 'Describe a new cloth' }).click();
-  await page.getByLabel('Name', { exact: true }).last().fill('Coating, soot');
+  await page.getByRole('dialog').getByLabel('Name').fill('Coating, soot');
   await page.getByRole('dialog').getByLabel('How it weighs in the hand').selectOption('coating');
   await page.getByRole('button', { name: 'Put it on the shelf' }).click();
   const slip = page.getByRole('complementary');
@@ -58,13 +58,14 @@ test('by mouse: from a new project to a better second scrap', async ({ page, app
 
   // Test: more faults than bites is refused, then seven of 24 missed.
   await page.getByRole('button', { name: 'Log a scrap' }).click();
-  await page.getByLabel('Missed the fold', { exact: false }).first().fill('25');
+  await page.getByRole('spinbutton', { name: /Missed the fold/ }).fill('25');
   await expect(page.getByText('25 missed and 0 shown are more than the 24 counted.')).toBeVisible();
-  await page.getByLabel('Missed the fold', { exact: false }).first().fill('7');
+  await page.getByRole('spinbutton', { name: /Missed the fold/ }).fill('7');
   await page.getByRole('button', { name: 'Record scrap 1' }).click();
   await expect(page.getByRole('heading', { name: 'Move one dial' })).toBeVisible();
   const expected = await slip.getByText(/bites to\s+resew, down from/).textContent();
-  const [, after, was] = /about ([\d.]+) of \d+ bites to\s+resew, down from ([\d.]+)/.exec(expected ?? '') ?? [];
+  const [, after, was] =
+    /about ([\d.]+) of \d+ bites to\s+resew, down from ([\d.]+)/.exec(expected ?? '') ?? [];
   expect(Number(after)).toBeLessThan(Number(was));
   await page.getByRole('button', { name: 'Take it for scrap 2' }).click();
   await expect(page.getByRole('button', { name: 'Dial set: sew scrap 2' })).toBeDisabled();

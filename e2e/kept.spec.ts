@@ -50,7 +50,10 @@ test('a half-counted scrap survives a reload', async ({ page, app }) => {
   await expect(page.getByLabel('Note')).toHaveValue('thread was loose');
 });
 
-test('killed in the middle: what was acknowledged is there, what was not is sent again', async ({ page, app }) => {
+test('killed in the middle: what was acknowledged is there, what was not is sent again', async ({
+  page,
+  app,
+}) => {
   await page.goto(`${app.address}/edges/edge-cape/test`);
   await page.getByLabel('Note').fill('before the cut');
   await page.getByRole('button', { name: 'Record scrap 2' }).click();
@@ -59,13 +62,17 @@ test('killed in the middle: what was acknowledged is there, what was not is sent
 
   await page.getByLabel('Note').fill('during the cut');
   await page.getByRole('button', { name: 'Record scrap 3' }).click();
-  await expect(page.getByText('The server does not answer.', { exact: false }).first()).toBeVisible();
+  await expect(
+    page.getByText('The server does not answer.', { exact: false }).first(),
+  ).toBeVisible();
   await page.getByRole('link', { name: /Edge/ }).click();
   await page.getByLabel('Length along the edge').fill('3333');
   await page.getByLabel('Length along the edge').press('Enter');
 
   await app.start();
-  await expect.poll(async () => (await app.api<{ lengthMm: number }>('edges/edge-cape')).lengthMm).toBe(3333);
+  await expect
+    .poll(async () => (await app.api<{ lengthMm: number }>('edges/edge-cape')).lengthMm)
+    .toBe(3333);
   await page.getByRole('link', { name: /Test/ }).click();
   await expect(page.getByLabel('Note')).toHaveValue('during the cut');
   await page.getByRole('button', { name: 'Record scrap 3' }).click();
@@ -74,7 +81,9 @@ test('killed in the middle: what was acknowledged is there, what was not is sent
   expect(attempts.map(({ note }) => note).slice(1)).toEqual(['before the cut', 'during the cut']);
 });
 
-test('killed at random during 40 recorded scraps: every acknowledged one is there, none twice', async ({ app }) => {
+test('killed at random during 40 recorded scraps: every acknowledged one is there, none twice', async ({
+  app,
+}) => {
   const acknowledged: string[] = [];
   for (let i = 0; i < 40; i++) {
     const id = crypto.randomUUID();

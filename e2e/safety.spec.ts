@@ -1,6 +1,9 @@
 import { expect, test } from './app.fixture';
 
-test('a needle that would meet the foot blocks the setting, and it is not kept', async ({ page, app }) => {
+test('a needle that would meet the foot blocks the setting, and it is not kept', async ({
+  page,
+  app,
+}) => {
   await page.goto(`${app.address}/edges/edge-shirt/setting`);
   const foot = page.getByLabel('Foot', { exact: true });
   await foot.selectOption({ label: 'Narrow-slot foot, centre blade' });
@@ -10,7 +13,9 @@ test('a needle that would meet the foot blocks the setting, and it is not kept',
   await width.fill('4');
   await width.press('Enter');
   await expect(page.getByTestId('chance')).toContainText('blocked');
-  await expect(page.getByRole('alert').getByText(/needle would meet the foot on the left/)).toBeVisible();
+  await expect(
+    page.getByRole('alert').getByText(/needle would meet the foot on the left/),
+  ).toBeVisible();
   await expect(page.getByRole('button', { name: 'Log a scrap' })).toBeDisabled();
   await page.goto(`${app.address}/edges/edge-shirt/test`);
   await page.goto(`${app.address}/edges/edge-shirt/setting`);
@@ -22,7 +27,9 @@ test('a fold that cannot be is refused at its field in both units', async ({ pag
   const extension = page.getByLabel('Extension left showing');
   await extension.fill('45');
   await extension.press('Enter');
-  await expect(page.getByText('An extension of 45 mm is wider than the hem of 40 mm')).toBeVisible();
+  await expect(
+    page.getByText('An extension of 45 mm is wider than the hem of 40 mm'),
+  ).toBeVisible();
   await expect(extension).toHaveValue('45');
   await extension.press('Escape');
   await expect(extension).toHaveValue('8');
@@ -50,7 +57,11 @@ test('a machine whose width step is 0 is refused where it is typed', async ({ pa
   expect(machines.map(({ specs }) => specs.widthStepMm)).not.toContain(0);
 });
 
-test('two tabs on one edge: the later write is told, and nothing is overwritten', async ({ page, app, context }) => {
+test('two tabs on one edge: the later write is told, and nothing is overwritten', async ({
+  page,
+  app,
+  context,
+}) => {
   const other = await context.newPage();
   await page.goto(`${app.address}/edges/edge-veil/edge`);
   await other.goto(`${app.address}/edges/edge-veil/edge`);
@@ -58,12 +69,17 @@ test('two tabs on one edge: the later write is told, and nothing is overwritten'
   const mine = page.getByLabel('Length along the edge');
   await mine.fill('2000');
   await mine.press('Enter');
-  await expect.poll(async () => (await app.api<{ lengthMm: number }>('edges/edge-veil')).lengthMm).toBe(2000);
+  await expect
+    .poll(async () => (await app.api<{ lengthMm: number }>('edges/edge-veil')).lengthMm)
+    .toBe(2000);
   // The other tab was not brought to the front, so it still holds the old version.
   const name = other.getByLabel('Name');
   await name.fill('Veil, back edge');
   await name.press('Enter');
   await expect(other.getByText('This was changed in another tab.', { exact: false })).toBeVisible();
   await expect(other.getByLabel('Length along the edge')).toHaveValue('2000');
-  expect(await app.api('edges/edge-veil')).toMatchObject({ name: 'Veil, front edge', lengthMm: 2000 });
+  expect(await app.api('edges/edge-veil')).toMatchObject({
+    name: 'Veil, front edge',
+    lengthMm: 2000,
+  });
 });

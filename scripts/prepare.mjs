@@ -42,7 +42,9 @@ function sqliteLoads() {
 
 /** Installs the packages of the lock file unless that very file was installed before. */
 export function installPackages() {
-  const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
   const stamp = join(root, 'node_modules', '.installed-lock');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
   const tools = ['python3', 'make', 'g++'].filter((tool) => !has(tool));
@@ -69,7 +71,9 @@ function filesBelow(folder) {
 
 /** A fingerprint of everything that goes into the build. */
 function sourcesPrint() {
-  const files = ['core', 'contract', 'server', 'web'].flatMap((room) => filesBelow(join(root, room)));
+  const files = ['core', 'contract', 'server', 'web'].flatMap((room) =>
+    filesBelow(join(root, room)),
+  );
   const loose = ['package-lock.json', 'vite.config.ts', 'vite.server.config.ts'];
   const hash = createHash('sha256');
   for (const file of [...files, ...loose.map((name) => join(root, name))].sort()) {

@@ -22,7 +22,10 @@ const views = {
 build();
 const dataFolder = mkdtempSync(join(tmpdir(), 'pin-margin-shots-'));
 const server = await spawnServer(dataFolder);
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox'],
+});
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 const folder = process.argv[2] ?? join(root, 'docs', 'screenshots');
 mkdirSync(folder, { recursive: true });

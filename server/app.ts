@@ -61,7 +61,12 @@ export function createApp({ store, log, host, clientFolder }: AppParts): Express
       strictTransportSecurity: false,
     }),
   );
-  app.use(pinoHttp({ logger: log, autoLogging: { ignore: (request) => !request.url?.startsWith('/api') } }));
+  app.use(
+    pinoHttp({
+      logger: log,
+      autoLogging: { ignore: (request) => !request.url?.startsWith('/api') },
+    }),
+  );
   app.use(refuseForeign(host));
   app.use(compression());
 

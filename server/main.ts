@@ -33,10 +33,11 @@ async function main(): Promise<void> {
   const stop = () => {
     if (stopping) return;
     stopping = true;
-    server.close(async () => {
-      await store.settle();
-      await database.sequelize.close();
-      process.exit(0);
+    server.close(() => {
+      void store
+        .settle()
+        .then(() => database.sequelize.close())
+        .finally(() => process.exit(0));
     });
     server.closeIdleConnections();
     // A browser may hold its connection open for minutes; nobody waits that long.
@@ -47,6 +48,8 @@ async function main(): Promise<void> {
 }
 
 main().catch((error: unknown) => {
-  console.error(`Pin Margin cannot start: ${error instanceof Error ? error.message : String(error)}`);
+  console.error(
+    `Pin Margin cannot start: ${error instanceof Error ? error.message : String(error)}`,
+  );
   process.exit(1);
 });

@@ -63,17 +63,47 @@ describe('records', () => {
   });
 
   test.each([
-    ['patch', 'plans/plan-cape', { fold: { variant: 'flat', depthMm: 0, extensionMm: 8 } }, 'fold.depthMm'],
-    ['patch', 'plans/plan-cape', { fold: { variant: 'flat', depthMm: 3000, extensionMm: 8 } }, 'fold.depthMm'],
-    ['patch', 'plans/plan-cape', { fold: { variant: 'flat', depthMm: 20, extensionMm: 25 } }, 'fold.extensionMm'],
+    [
+      'patch',
+      'plans/plan-cape',
+      { fold: { variant: 'flat', depthMm: 0, extensionMm: 8 } },
+      'fold.depthMm',
+    ],
+    [
+      'patch',
+      'plans/plan-cape',
+      { fold: { variant: 'flat', depthMm: 3000, extensionMm: 8 } },
+      'fold.depthMm',
+    ],
+    [
+      'patch',
+      'plans/plan-cape',
+      { fold: { variant: 'flat', depthMm: 20, extensionMm: 25 } },
+      'fold.extensionMm',
+    ],
     ['patch', 'plans/plan-cape', { footId: 'foot-nowhere' }, 'footId'],
     ['patch', 'plans/plan-cape', { settings: { ...settings, widthMm: 9 } }, 'settings'],
     ['patch', 'edges/edge-cape', { lengthMm: -3 }, 'lengthMm'],
     ['patch', 'edges/edge-cape', { tint: 'blue' }, 'tint'],
     ['patch', 'machines/machine-home', { specs: { widthStepMm: 0 } }, 'specs.widthStepMm'],
-    ['post', 'attempts', { ...scrap(), counts: [{ check: 'bite', n: 3, short: 2, over: 2 }] }, 'counts.0.short'],
-    ['post', 'attempts', { ...scrap(), settings: { ...settings, widthMm: 9, needlePositionMm: 0 } }, 'settings'],
-    ['post', 'attempts', { ...scrap(), counts: [{ check: 'wrap', n: 3, short: 2, over: 0 }] }, 'counts.0.check'],
+    [
+      'post',
+      'attempts',
+      { ...scrap(), counts: [{ check: 'bite', n: 3, short: 2, over: 2 }] },
+      'counts.0.short',
+    ],
+    [
+      'post',
+      'attempts',
+      { ...scrap(), settings: { ...settings, widthMm: 9, needlePositionMm: 0 } },
+      'settings',
+    ],
+    [
+      'post',
+      'attempts',
+      { ...scrap(), counts: [{ check: 'wrap', n: 3, short: 2, over: 0 }] },
+      'counts.0.check',
+    ],
   ] as const)('%s %s is refused at its field: %#', async (method, path, body, field) => {
     const before = await get('plans/plan-cape');
     const versioned = method === 'patch' ? { version: (await get(path)).version, ...body } : body;
@@ -88,7 +118,9 @@ describe('records', () => {
     for (const path of ['edges/none', 'ribbons', 'ribbons/3', 'constructor', 'attempts/1/2']) {
       expect((await server.http.get(`/api/${path}`)).status).toBe(404);
     }
-    expect((await server.http.patch('/api/edges/none').send({ version: 1, name: 'x' })).status).toBe(404);
+    expect(
+      (await server.http.patch('/api/edges/none').send({ version: 1, name: 'x' })).status,
+    ).toBe(404);
     expect((await server.http.delete('/api/edges/none?version=1')).status).toBe(404);
     expect((await server.http.get('/api/%E0%A4%A')).status).toBe(400);
   });
@@ -108,7 +140,7 @@ describe('attempts', () => {
     const again = await server.http.post('/api/attempts').send(scrap(id));
     expect([first.status, again.status]).toEqual([201, 200]);
     expect(again.body).toEqual(first.body);
-    expect(first.body).toMatchObject({ number: 3, names: { cloth: 'Wool flannel, slate' } });
+    expect(first.body).toMatchObject({ number: 2, names: { cloth: 'Wool flannel, slate' } });
     const other = { ...scrap(id), counts: [{ check: 'bite', n: 9, short: 0, over: 0 }] };
     expect((await server.http.post('/api/attempts').send(other)).status).toBe(409);
   });
@@ -123,9 +155,24 @@ describe('attempts', () => {
 });
 
 describe('undo', () => {
+  test('a scrap leaves the dials where it was sewn, and both are taken back as one', async () => {
+    const before = await get('plans/plan-veil');
+    expect(before.settings).toBeNull();
+    const sewn = { widthMm: 1.4, lengthMm: 2, needlePositionMm: 0.2, guideMm: -1 };
+    await server.http
+      .post('/api/attempts')
+      .send({ ...scrap(), planId: 'plan-veil', settings: sewn });
+    expect((await get('plans/plan-veil')).settings).toEqual(sewn);
+    await server.http.post('/api/undo');
+    expect((await get('plans/plan-veil')).settings).toBeNull();
+    expect(await get('attempts?planId=plan-veil')).toEqual([]);
+  });
+
   test('takes back and brings again every kind of change, in order', async () => {
     const before = await get('edges/edge-cape');
-    await server.http.patch('/api/edges/edge-cape').send({ version: before.version, lengthMm: 999 });
+    await server.http
+      .patch('/api/edges/edge-cape')
+      .send({ version: before.version, lengthMm: 999 });
     await server.http.post('/api/attempts').send(scrap());
     await server.http.delete(`/api/edges/edge-veil?version=1`);
     expect(await get('plans?edgeId=edge-veil')).toEqual([]);
@@ -133,14 +180,14 @@ describe('undo', () => {
     expect((await server.http.post('/api/undo')).body.done).toContain('Veil');
     expect(await get('plans?edgeId=edge-veil')).toHaveLength(1);
     await server.http.post('/api/undo');
-    expect(await get('attempts?planId=plan-cape')).toHaveLength(2);
+    expect(await get('attempts?planId=plan-cape')).toHaveLength(1);
     await server.http.post('/api/undo');
     expect((await get('edges/edge-cape')).lengthMm).toBe(before.lengthMm);
     expect((await server.http.post('/api/undo')).status).toBe(409);
 
     for (let i = 0; i < 3; i++) expect((await server.http.post('/api/redo')).status).toBe(200);
     expect((await get('edges/edge-cape')).lengthMm).toBe(999);
-    expect(await get('attempts?planId=plan-cape')).toHaveLength(3);
+    expect(await get('attempts?planId=plan-cape')).toHaveLength(2);
     expect((await server.http.get('/api/edges/edge-veil')).status).toBe(404);
   });
 

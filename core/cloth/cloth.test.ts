@@ -34,7 +34,11 @@ describe('home tests', () => {
   });
 
   test('a smaller square weighs less and comes to the same', () => {
-    const { weightGsm } = clothFromHomeTests({ ...allMeasured, sampleGrams: 0.35, sampleSideMm: 50 });
+    const { weightGsm } = clothFromHomeTests({
+      ...allMeasured,
+      sampleGrams: 0.35,
+      sampleSideMm: 50,
+    });
     expect(weightGsm).toBeCloseTo(140, 9);
   });
 

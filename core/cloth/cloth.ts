@@ -25,10 +25,4 @@ export interface MeasuredCloth extends Omit<Cloth, 'construction'> {
 }
 
 export type ClothProperty =
-  | 'weightGsm'
-  | 'thicknessMm'
-  | 'stretchPercent'
-  | 'recoveryPercent'
-  | 'fray'
-  | 'curl'
-  | 'slip';
+  'weightGsm' | 'thicknessMm' | 'stretchPercent' | 'recoveryPercent' | 'fray' | 'curl' | 'slip';

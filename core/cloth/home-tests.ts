@@ -135,11 +135,7 @@ export function clothFromHomeTests(tests: HomeTests): MeasuredCloth {
 
   const density = densityKgPerM3[tests.construction];
   const hand = typicalHand[tests.construction];
-  const weightGsm = orGuess(
-    'weightGsm',
-    measuredWeight,
-    () => (measuredThickness ?? 0) * density,
-  );
+  const weightGsm = orGuess('weightGsm', measuredWeight, () => (measuredThickness ?? 0) * density);
   const thicknessMm = orGuess('thicknessMm', measuredThickness, () => weightGsm / density);
 
   const { restMm, pulledMm, afterMm } = tests;

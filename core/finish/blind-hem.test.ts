@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { foldPlanOf, unusedFoldFields } from '../plan/fold-plan';
+import { foldPlanOf, unusedFoldFields, wishForVariant } from '../plan/fold-plan';
 import { examplePlan } from '../plan/example.fixture';
 import { undriftedMm } from '../margin/check';
 import { blindHem } from './blind-hem';
@@ -75,6 +75,22 @@ describe('the folds of a blind hem', () => {
   });
 });
 
+describe('changing the variant', () => {
+  test('keeps what both use, starts the new, leaves out the unused', () => {
+    const flat = { variant: 'flat', depthMm: 30, extensionMm: 6 };
+    const enclosed = wishForVariant(blindHem, flat, 'enclosed');
+    expect(enclosed).toEqual({ variant: 'enclosed', depthMm: 30, extensionMm: 6, turnMm: 12 });
+    expect(wishForVariant(blindHem, enclosed, 'flat')).toEqual(flat);
+  });
+
+  test('a start is never deeper than the hem', () => {
+    expect(wishForVariant(blindHem, { depthMm: 7 }, 'enclosed')).toMatchObject({
+      extensionMm: 7,
+      turnMm: 7,
+    });
+  });
+});
+
 describe('the checks of a blind hem', () => {
   test('bite and run are as the drawing measures them, either hand, any anchor', () => {
     fc.assert(
@@ -95,7 +111,10 @@ describe('the checks of a blind hem', () => {
           expect(undriftedMm(otherRun!, across)).toBeCloseTo(undriftedMm(run!, dials), 9);
           expect([otherBite!.k, otherRun!.k]).toEqual([-bite!.k, -run!.k]);
 
-          const centred = { ...examplePlan, stitch: { ...examplePlan.stitch, anchor: 'centre' as const } };
+          const centred = {
+            ...examplePlan,
+            stitch: { ...examplePlan.stitch, anchor: 'centre' as const },
+          };
           expect(undriftedMm(blindHem.checks(centred)[0]!, dials)).toBeCloseTo(
             guideMm - (needlePositionMm - widthMm / 2),
             9,
@@ -107,7 +126,8 @@ describe('the checks of a blind hem', () => {
 
   test('thick cloth and a generous eye widen the window for the bite', () => {
     const hiMm = (thicknessMm: number, pickMm: number) =>
-      blindHem.checks({ ...examplePlan, pickMm, cloth: { ...examplePlan.cloth, thicknessMm } })[0]?.hiMm;
+      blindHem.checks({ ...examplePlan, pickMm, cloth: { ...examplePlan.cloth, thicknessMm } })[0]
+        ?.hiMm;
     expect(hiMm(0.6, 1)).toBeCloseTo(1.1, 9);
     expect(hiMm(1.2, 0.5)).toBeCloseTo(1.45, 9);
   });

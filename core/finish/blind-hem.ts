@@ -54,8 +54,7 @@ function folds({ wish, cloth, sewn }: FoldRequest): FoldPlan {
     { name: 'hemline', fromRawEdgeMm: hemlineMm, action: 'press' },
     { name: 'temporary-fold', fromRawEdgeMm: backMm, action: 'temporary' },
   ];
-  const turned =
-    turn > 0 ? [{ atMm: turn, direction: 'over' as const, temporary: false }] : [];
+  const turned = turn > 0 ? [{ atMm: turn, direction: 'over' as const, temporary: false }] : [];
   const hemmed = [...turned, { atMm: hemlineMm, direction: 'over' as const, temporary: false }];
   const foldedBack = [...hemmed, { atMm: backMm, direction: 'under' as const, temporary: true }];
   // The extension ends where the garment is folded back; run and bite lie on either side of it.
@@ -132,7 +131,11 @@ function spacingMm({ faultWeights: { below, above } }: SewingPlan): number {
 }
 
 function steps(plan: SewingPlan): WorkStep[] {
-  const plain = (id: string, values: WorkStep['values'] = {}, cautions: string[] = []): WorkStep => ({
+  const plain = (
+    id: string,
+    values: WorkStep['values'] = {},
+    cautions: string[] = [],
+  ): WorkStep => ({
     id,
     values,
     cautions,

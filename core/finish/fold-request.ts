@@ -62,7 +62,12 @@ export function foldIssues(
     }
     if (value === null) {
       return rule.neededBy.includes(wish.variant)
-        ? [{ path: field, message: `${field} is needed, from ${rule.leastMm} to ${rule.mostMm} mm.` }]
+        ? [
+            {
+              path: field,
+              message: `${field} is needed, from ${rule.leastMm} to ${rule.mostMm} mm.`,
+            },
+          ]
         : [];
     }
     return value >= rule.leastMm && value <= rule.mostMm

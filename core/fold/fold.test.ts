@@ -36,7 +36,10 @@ describe('folding flat', () => {
   });
 
   test('a turn made first ends up between the hem and the garment', () => {
-    const layers = foldFlat(150, [{ atMm: 12, direction: 'over' }, { atMm: 60, direction: 'over' }]);
+    const layers = foldFlat(150, [
+      { atMm: 12, direction: 'over' },
+      { atMm: 60, direction: 'over' },
+    ]);
     expect(layers.map(({ fromSMm }) => fromSMm)).toEqual([60, 0, 12]);
   });
 

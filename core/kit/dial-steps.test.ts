@@ -7,7 +7,11 @@ const { machine } = examplePlan;
 
 describe('dials', () => {
   test('a width dial runs from nothing to the widest in whole steps', () => {
-    const travel = dialTravel('width', { ...machine, maxWidthMm: 0.7, widthStepMm: 0.1 }, { atMm: 0 });
+    const travel = dialTravel(
+      'width',
+      { ...machine, maxWidthMm: 0.7, widthStepMm: 0.1 },
+      { atMm: 0 },
+    );
     expect(dialPositions(travel)).toEqual([0, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7]);
   });
 

@@ -103,11 +103,7 @@ describe('learning from a sewn sample', () => {
 
   test('samples may be split or pooled, in any order', () => {
     const together = learn([bite], [sample(48, 8, 1), sample(24, 0, 2, 0.8)], 0.25);
-    const apart = learn(
-      [bite],
-      [sample(24, 0, 2, 0.8), sample(20, 8, 0), sample(28, 0, 1)],
-      0.25,
-    );
+    const apart = learn([bite], [sample(24, 0, 2, 0.8), sample(20, 8, 0), sample(28, 0, 1)], 0.25);
     expect(apart.shiftMm).toBeCloseTo(together.shiftMm, 9);
     expect(apart.sigmaMm).toBeCloseTo(together.sigmaMm, 9);
   });

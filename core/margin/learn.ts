@@ -40,11 +40,7 @@ const shiftAt = (i: number) => shiftGrid.fromMm + i * shiftGrid.stepMm;
  * Where the running total of weights passes a share, taking each weight as spread evenly over
  * its cell.
  */
-function quantile(
-  weights: Float64Array,
-  share: number,
-  cellEdge: (i: number) => number,
-): number {
+function quantile(weights: Float64Array, share: number, cellEdge: (i: number) => number): number {
   let below = 0;
   for (let i = 0; i < weights.length; i++) {
     const weight = weights[i] ?? 0;

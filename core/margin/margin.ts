@@ -30,10 +30,7 @@ export function bySource(checks: readonly Check[]): Map<DriftSource, Check[]> {
  * @param checks of one source, at least one
  * @returns an interval whose ends cross when no drift is harmless
  */
-export function marginOf(
-  checks: readonly Check[],
-  dials: Omit<DialSettings, 'lengthMm'>,
-): Margin {
+export function marginOf(checks: readonly Check[], dials: Omit<DialSettings, 'lengthMm'>): Margin {
   let [fromMm, toMm] = [-Infinity, Infinity];
   let [leftEnd, rightEnd]: [Margin['leftEnd'], Margin['rightEnd']] = [null, null];
   let [leftFault, rightFault]: [Fault | null, Fault | null] = [null, null];

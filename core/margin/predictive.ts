@@ -71,7 +71,12 @@ export function predictiveDrift(
     if (place >= points.length - 2) return 1;
     const i = Math.floor(place);
     const t = place - i;
-    const [a, b, c, d] = [points[i - 1] ?? 0, points[i] ?? 0, points[i + 1] ?? 1, points[i + 2] ?? 1];
+    const [a, b, c, d] = [
+      points[i - 1] ?? 0,
+      points[i] ?? 0,
+      points[i + 1] ?? 1,
+      points[i + 2] ?? 1,
+    ];
     const value =
       (-t * (t - 1) * (t - 2) * a) / 6 +
       ((t + 1) * (t - 1) * (t - 2) * b) / 2 -

@@ -174,7 +174,9 @@ describe('one move at a time', () => {
       );
       expect(turned).toHaveLength(1);
       expect(((change.toMm - change.fromMm) / 0.5) % 1).toBeCloseTo(0, 9);
-      expect(settings.needlePositionMm - settings.widthMm).toBeGreaterThanOrEqual(-2.3 + 0.7 - 1e-9);
+      expect(settings.needlePositionMm - settings.widthMm).toBeGreaterThanOrEqual(
+        -2.3 + 0.7 - 1e-9,
+      );
     }
   });
 });

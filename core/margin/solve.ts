@@ -63,7 +63,11 @@ export function solve(set: SetUp): MarginSettings {
       }
     }
   }
-  const { widthMm, needlePositionMm, guideMm } = best ?? { widthMm: 0, needlePositionMm: 0, guideMm: 0 };
+  const { widthMm, needlePositionMm, guideMm } = best ?? {
+    widthMm: 0,
+    needlePositionMm: 0,
+    guideMm: 0,
+  };
   return { widthMm, needlePositionMm, guideMm };
 }
 

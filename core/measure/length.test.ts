@@ -28,16 +28,25 @@ describe('reading lengths', () => {
     expect(parseLength(text, unit)).toBeCloseTo(mm, 9);
   });
 
-  test.each(['', '  ', 'wide', '1/0', '1 5/4 in', '5 ft', '1..2', '1/2/3', '--3', '3 mm mm', '1e5'])(
-    '%j is refused with an example',
-    (text) => {
-      expect(() => parseLength(text, 'in', 'depth')).toThrow(
-        expect.objectContaining({
-          issues: [{ path: 'depth', message: expect.stringContaining('for example 5/8"') }],
-        }),
-      );
-    },
-  );
+  test.each([
+    '',
+    '  ',
+    'wide',
+    '1/0',
+    '1 5/4 in',
+    '5 ft',
+    '1..2',
+    '1/2/3',
+    '--3',
+    '3 mm mm',
+    '1e5',
+  ])('%j is refused with an example', (text) => {
+    expect(() => parseLength(text, 'in', 'depth')).toThrow(
+      expect.objectContaining({
+        issues: [{ path: 'depth', message: expect.stringContaining('for example 5/8"') }],
+      }),
+    );
+  });
 
   test('the refusal quotes what was typed', () => {
     expect(() => parseLength('five eighths', 'in')).toThrow('“five eighths”');
@@ -109,7 +118,9 @@ describe('writing lengths', () => {
         (mm, unit, places) => {
           const { text, shownMm } = formatDecimal(mm, unit, places);
           expect(text).toMatch(/^-?\d+(\.\d+)?$/);
-          expect(Math.abs(shownMm - mm)).toBeLessThanOrEqual((mmPer[unit] / 10 ** places) * 0.5001 + 1e-6);
+          expect(Math.abs(shownMm - mm)).toBeLessThanOrEqual(
+            (mmPer[unit] / 10 ** places) * 0.5001 + 1e-6,
+          );
         },
       ),
     );

@@ -1,6 +1,12 @@
 import { Impossible } from '../impossible';
 import type { Finish, FoldPlan } from '../finish/finish';
-import { foldIssues, type FoldRequest, type FoldWish } from '../finish/fold-request';
+import {
+  foldFields,
+  foldIssues,
+  type FoldField,
+  type FoldRequest,
+  type FoldWish,
+} from '../finish/fold-request';
 
 /**
  * Refuses a fold wish that the finish cannot fold.
@@ -27,4 +33,25 @@ export function unusedFoldFields(finish: Finish, wish: FoldWish): string[] {
     .filter(([, rule]) => !rule.neededBy.includes(wish.variant))
     .map(([field]) => field)
     .filter((field) => (wish[field as keyof FoldWish] ?? null) !== null);
+}
+
+/**
+ * A wish turned to another variant: what both use is kept, what the new one needs besides starts
+ * where the finish says, and what it has no use for is left out.
+ *
+ * @param wish may be empty, for a first plan
+ */
+export function wishForVariant(
+  finish: Finish,
+  wish: Omit<FoldWish, 'variant'>,
+  variant: string,
+): FoldWish {
+  const depthMm = wish.depthMm ?? Infinity;
+  const lengths = foldFields.flatMap((field): [FoldField, number][] => {
+    const rule = finish.fields[field];
+    if (!rule?.neededBy.includes(variant)) return [];
+    // No part of a hem is deeper than the hem.
+    return [[field, wish[field] ?? Math.min(rule.startMm, depthMm)]];
+  });
+  return { variant, ...Object.fromEntries(lengths) };
 }

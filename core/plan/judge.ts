@@ -2,7 +2,14 @@ import type { Fact, Finish, SewingPlan } from '../finish/finish';
 import type { DialSettings } from '../kit/dial-steps';
 import { beliefFor } from '../margin/belief';
 import { undriftedMm, type Check } from '../margin/check';
-import { bySource, chanceOf, marginOf, outcomeOf, type CheckOutcome, type Margin } from '../margin/margin';
+import {
+  bySource,
+  chanceOf,
+  marginOf,
+  outcomeOf,
+  type CheckOutcome,
+  type Margin,
+} from '../margin/margin';
 import type { SetUp } from '../margin/set-up';
 import { clearanceOf, withinSwing, type Clearance } from '../stitch/clearance';
 import { repeatOf } from '../stitch/repeat';

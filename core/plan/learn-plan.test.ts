@@ -35,7 +35,17 @@ describe('judging a setting', () => {
   });
 
   test('bites along the edge', () => {
-    expect(countedAlongEdge(blindHem, { ...examplePlan, edge: { lengthMm: 3420, minRadiusMm: null }, stitch: { ...examplePlan.stitch, runStitches: 4 } }, 2.4)).toBeCloseTo(285, 9);
+    expect(
+      countedAlongEdge(
+        blindHem,
+        {
+          ...examplePlan,
+          edge: { lengthMm: 3420, minRadiusMm: null },
+          stitch: { ...examplePlan.stitch, runStitches: 4 },
+        },
+        2.4,
+      ),
+    ).toBeCloseTo(285, 9);
   });
 });
 

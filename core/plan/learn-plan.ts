@@ -59,11 +59,7 @@ function sampleIssues(finish: Finish, plan: SewingPlan, samples: readonly SewnSa
  * @param samples oldest first, all sewn with this plan's cloth, kit and stitch
  * @throws Impossible for counts that contradict each other and plans that cannot be sewn
  */
-export function lessonOf(
-  finish: Finish,
-  plan: SewingPlan,
-  samples: readonly SewnSample[],
-): Lesson {
+export function lessonOf(finish: Finish, plan: SewingPlan, samples: readonly SewnSample[]): Lesson {
   const byRule = setUpOf(finish, plan);
   const issues = sampleIssues(finish, plan, samples);
   const last = samples.at(-1);

@@ -27,7 +27,10 @@ function kitIssues(finish: Finish, plan: SewingPlan): Issue[] {
 }
 
 /** σ of each drift source by the rule, mm: before anything was learned. */
-export function ruleSpreads(finish: Finish, plan: SewingPlan): Partial<Record<DriftSource, number>> {
+export function ruleSpreads(
+  finish: Finish,
+  plan: SewingPlan,
+): Partial<Record<DriftSource, number>> {
   const entries = Object.entries(finish.baseSpreadMm(plan)).map(([source, baseMm]) => [
     source,
     spreadMm(baseMm, plan.cloth, plan.edge.minRadiusMm, plan.skill),

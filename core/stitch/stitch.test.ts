@@ -101,7 +101,10 @@ describe('clearance', () => {
         fc.double({ min: 0.5, max: 6, noNaN: true }),
         fc.option(fc.double({ min: 0.5, max: 5, noNaN: true })),
         (stitch, at, left, right, plate) => {
-          const kit = { maxWidthMm: 7, plateHoleMm: plate === null ? null : ([-plate, plate] as const) };
+          const kit = {
+            maxWidthMm: 7,
+            plateHoleMm: plate === null ? null : ([-plate, plate] as const),
+          };
           const foot = { slotMm: [left, right] as const };
           const { clearanceMm } = clearanceOf(stitch, at, foot, kit, 90);
           fc.pre(Math.abs(clearanceMm) > 1e-6);

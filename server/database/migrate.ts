@@ -1,13 +1,9 @@
 import type { QueryInterface, Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
+import type { Migration } from './migration';
 import { firstTables } from './migrations/0001-first-tables';
 
-/** One step of the database's history. Steps are listed here, so that a bundle holds them all. */
-export interface Migration {
-  readonly name: string;
-  up(tables: QueryInterface): Promise<void>;
-}
-
+// Listed here rather than found in a folder, so that a bundle holds them all.
 const migrations: readonly Migration[] = [firstTables];
 
 /** Runs the migrations that this database has not seen. */

@@ -195,9 +195,7 @@ const edges: readonly DemoEdge[] = [
     depthMm: 40,
     machineId: 'machine-fine',
     footId: 'foot-blind-fixed',
-    scraps: [
-      [24, 7, 0, 'Holes in the extension only, seven times.'],
-    ],
+    scraps: [[24, 7, 0, 'Holes in the extension only, seven times.']],
   },
   {
     id: 'edge-shirt',
@@ -273,9 +271,13 @@ function sewn(projectId: string, demo: DemoEdge): Entry[] {
   const machine = machines[demo.machineId];
   const foot = feet[demo.footId];
   const finish = finishById('blind-hem');
-  if (!cloth || !machine || !foot || !finish) throw new Error(`Demo edge ${demo.id} is incomplete.`);
-  const { recoveryPercent: _recovery, estimated: _estimated, ...properties } =
-    clothFromDescription(cloth);
+  if (!cloth || !machine || !foot || !finish)
+    throw new Error(`Demo edge ${demo.id} is incomplete.`);
+  const {
+    recoveryPercent: _recovery,
+    estimated: _estimated,
+    ...properties
+  } = clothFromDescription(cloth);
   const plan: SewingPlan = {
     cloth: { construction: cloth.tests.construction, ...properties },
     edge: { lengthMm: demo.edge.lengthMm, minRadiusMm: demo.edge.minRadiusMm },

@@ -34,6 +34,8 @@ export function parseBody<T extends z.ZodType>(schema: T, body: unknown): z.outp
   if (result.success) return result.data;
   const issues = issuesOf(result.error);
   const [first] = issues;
-  const message = first?.path ? `${first.path}: ${first.message}` : (first?.message ?? 'Not understood.');
+  const message = first?.path
+    ? `${first.path}: ${first.message}`
+    : (first?.message ?? 'Not understood.');
   throw new Refusal(400, 'invalid-request', message, issues);
 }

@@ -82,12 +82,16 @@ export function recordRoutes(store: Store): Router {
     const { version: expected, ...patch } = parseBody(schema, request.body);
     const fields = Object.keys(patch);
     if (fields.length === 0) {
-      throw new Refusal(400, 'invalid-request', `Name what to change: ${resource.patchable.join(', ')}.`);
+      throw new Refusal(
+        400,
+        'invalid-request',
+        `Name what to change: ${resource.patchable.join(', ')}.`,
+      );
     }
     const row = await store.change<Row>(
       (changed) => labelOf('change', resource, changed, fields),
       async (change) => {
-        const before = await change.current(resource.table, id, expected as number);
+        const before = await change.current(resource.table, id, expected);
         await resource.check?.(change, { ...before, ...patch }, fields);
         return change.update(resource.table, id, before.version, patch);
       },

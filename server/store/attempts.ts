@@ -42,5 +42,9 @@ export async function recordAttempt(
     { ...rest, number, setUp: assembled.plan, names: assembled.names },
     id,
   );
+  // The dials stand where the scrap was sewn; only taking the advice moves them on.
+  if (JSON.stringify(planRow['settings']) !== JSON.stringify(draft.settings)) {
+    await change.update('plans', planRow.id, planRow.version, { settings: draft.settings });
+  }
   return { row, existed: false };
 }

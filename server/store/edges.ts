@@ -1,4 +1,5 @@
 import { catalogue } from '../../core/finish/catalogue';
+import { wishForVariant } from '../../core/plan/fold-plan';
 import { startingNeedle } from '../../core/kit/needle';
 import { clothFromDescription } from '../../core/cloth/describe';
 import type { EdgeDraft, PlanDraft } from '../../contract/records';
@@ -24,18 +25,22 @@ export async function createEdge(
     throw new Refusal(409, 'no-kit', message);
   }
   const cloth = await change.find('cloths', draft.clothId);
-  const properties = clothFromDescription(cloth as unknown as Parameters<typeof clothFromDescription>[0]);
-  const variant = finish.variants[0] ?? '';
-  const fields = Object.entries(finish.fields).filter(([, rule]) => rule.neededBy.includes(variant));
+  const properties = clothFromDescription(
+    cloth as unknown as Parameters<typeof clothFromDescription>[0],
+  );
   const row = await change.create('edges', draft);
   const stretchy = properties.stretchPercent >= 15;
   const plan: PlanDraft = {
     edgeId: row.id,
     finish: finish.id,
-    fold: { variant, ...Object.fromEntries(fields.map(([field, rule]) => [field, rule.startMm])) },
+    fold: wishForVariant(finish, {}, finish.variants[0] ?? ''),
     machineId: machine.id,
     footId: foot.id,
-    stitch: { pattern: stretchy ? 'blind-stretch' : 'blind-woven', anchor: 'right', runStitches: 5 },
+    stitch: {
+      pattern: stretchy ? 'blind-stretch' : 'blind-woven',
+      anchor: 'right',
+      runStitches: 5,
+    },
     needleSize: startingNeedle(properties.weightGsm).size,
     pickMm: 1,
     faultWeights: { below: 1, above: 1 },

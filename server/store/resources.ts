@@ -28,7 +28,11 @@ export interface Resource {
   readonly filters: readonly string[];
   readonly creatable: boolean;
   /** Refuses what the schema alone can't: broken references, impossible combinations. */
-  check?(change: Change, draft: Record<string, unknown>, patched: readonly string[]): Promise<void>;
+  check?(
+    change: Change,
+    draft: Record<string, unknown>,
+    patched: readonly string[],
+  ): Promise<void> | void;
   create?(change: Change, draft: never): Promise<{ row: Row; existed: boolean }>;
   /** What hangs on a record: `children` go with it, `users` keep it from going. */
   readonly children?: readonly { table: RecordTable; by: string }[];
@@ -52,10 +56,11 @@ async function checkPlan(
   }
 }
 
-const clothOf = (row: Row) => ({
-  weightClass: row['weightClass'],
-  tests: row['tests'],
-}) as Parameters<typeof clothFromDescription>[0];
+const clothOf = (row: Row) =>
+  ({
+    weightClass: row['weightClass'],
+    tests: row['tests'],
+  }) as Parameters<typeof clothFromDescription>[0];
 
 /** Every kind of record, by the name it has in the address. */
 export const resources: Readonly<Record<string, Resource>> = {
@@ -65,7 +70,7 @@ export const resources: Readonly<Record<string, Resource>> = {
     patchable: ['name', 'weightClass', 'tests', 'note'],
     filters: [],
     creatable: true,
-    check: async (_change, draft) => {
+    check: (_change, draft) => {
       clothFromDescription(draft as unknown as Parameters<typeof clothFromDescription>[0]);
     },
     users: [{ table: 'edges', by: 'clothId' }],

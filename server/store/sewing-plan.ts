@@ -61,8 +61,11 @@ export async function assemble(change: Change, draft: PlanDraft): Promise<Assemb
     await pointedAt(change, 'machines', draft.machineId, 'machineId'),
   );
   const foot = draftOf(footDraft, await pointedAt(change, 'feet', draft.footId, 'footId'));
-  const { recoveryPercent: _recovery, estimated: _estimated, ...properties } =
-    clothFromDescription(cloth);
+  const {
+    recoveryPercent: _recovery,
+    estimated: _estimated,
+    ...properties
+  } = clothFromDescription(cloth);
   const plan: SewingPlan = sewingPlan.parse({
     cloth: { construction: cloth.tests.construction, ...properties },
     edge: { lengthMm: edge.lengthMm, minRadiusMm: edge.minRadiusMm },
@@ -88,10 +91,7 @@ export function planDraftOf(row: Row): PlanDraft {
 }
 
 /** @throws Impossible when the needle would meet metal there, so that it is never kept or sewn */
-export function refuseBlocked(
-  { finish, plan }: AssembledPlan,
-  settings: DialSettings,
-): void {
+export function refuseBlocked({ finish, plan }: AssembledPlan, settings: DialSettings): void {
   const { clearance, blocked } = judge(setUpOf(finish, plan), settings);
   if (!blocked) return;
   const message =

@@ -37,7 +37,9 @@ export function KeysHelp({ isOpen, close }: ReturnType<typeof useKeysHelp>) {
             {keys.map(([key, does]) => (
               <div key={key} className="contents">
                 <dt>
-                  <kbd className="rounded-[3px] border border-seam bg-paper px-2 py-0.5 font-bold">{key}</kbd>
+                  <kbd className="rounded-[3px] border border-seam bg-paper px-2 py-0.5 font-bold">
+                    {key}
+                  </kbd>
                 </dt>
                 <dd>{does}</dd>
               </div>

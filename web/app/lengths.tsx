@@ -29,7 +29,10 @@ export interface Lengths {
 
 const fineDecimals: Record<LengthUnit, number> = { in: 3, cm: 3, mm: 2 };
 
-function onCloth(mm: number, { unit, inchRounding }: Pick<PreferencesRecord, 'unit' | 'inchRounding'>): FormattedLength {
+function onCloth(
+  mm: number,
+  { unit, inchRounding }: Pick<PreferencesRecord, 'unit' | 'inchRounding'>,
+): FormattedLength {
   if (unit === 'in') return formatLength(mm, inchRounding);
   return unit === 'cm' ? formatDecimal(mm, 'cm', 2) : formatDecimal(mm, 'mm', 1);
 }

@@ -57,7 +57,10 @@ function OfflineBanner() {
   }, [reachable]);
   if (reachable) return null;
   return (
-    <p role="alert" className="flex items-center gap-2 bg-ochre-wash px-5 py-2 font-bold text-ochre">
+    <p
+      role="alert"
+      className="flex items-center gap-2 bg-ochre-wash px-5 py-2 font-bold text-ochre"
+    >
       <WifiOff size={18} aria-hidden />
       The server does not answer. Keep this page open: changes are sent as soon as it is back.
     </p>
@@ -67,13 +70,21 @@ function OfflineBanner() {
 function NoticeLine() {
   const notice = useNotice();
   return (
-    <div aria-live="polite" className="no-print pointer-events-none fixed inset-x-0 bottom-3 z-50 grid place-items-center">
+    <div
+      aria-live="polite"
+      className="no-print pointer-events-none fixed inset-x-0 bottom-3 z-50 grid place-items-center"
+    >
       {notice && (
         <p
           className={`pointer-events-auto flex max-w-xl items-center gap-3 rounded-[3px] border-2 bg-slip px-4 py-2 ${notice.kind === 'trouble' ? 'border-madder text-madder' : 'border-graphite'}`}
         >
           {notice.text}
-          <button type="button" aria-label="Dismiss" className="shrink-0 p-1" onClick={() => notify(null)}>
+          <button
+            type="button"
+            aria-label="Dismiss"
+            className="shrink-0 p-1"
+            onClick={() => notify(null)}
+          >
             <X size={16} aria-hidden />
           </button>
         </p>
@@ -82,7 +93,8 @@ function NoticeLine() {
   );
 }
 
-const bare = 'inline-flex min-h-9 items-center gap-1.5 rounded-[3px] px-2 hover:bg-paper disabled:text-seam disabled:hover:bg-transparent';
+const bare =
+  'inline-flex min-h-9 items-center gap-1.5 rounded-[3px] px-2 hover:bg-paper disabled:text-seam disabled:hover:bg-transparent';
 
 /** The frame around every screen: name, ways, undo, unit, keys. */
 export function Shell() {
@@ -112,7 +124,10 @@ export function Shell() {
           Pin Margin
         </NavLink>
         {/* The edge's screen says here where one is. */}
-        <div id="crumbs" className="order-last min-w-0 basis-full pb-1 empty:hidden xl:order-none xl:basis-auto xl:pb-0" />
+        <div
+          id="crumbs"
+          className="order-last min-w-0 basis-full pb-1 empty:hidden xl:order-none xl:basis-auto xl:pb-0"
+        />
         <nav aria-label="Rooms" className="flex grow gap-1 xl:justify-end">
           {[
             ['/', 'Projects'],
@@ -123,7 +138,9 @@ export function Shell() {
               key={to}
               to={to ?? '/'}
               end
-              className={({ isActive }) => `${bare} ${isActive ? 'font-bold underline decoration-2 underline-offset-4' : ''}`}
+              className={({ isActive }) =>
+                `${bare} ${isActive ? 'font-bold underline decoration-2 underline-offset-4' : ''}`
+              }
             >
               {name}
             </NavLink>

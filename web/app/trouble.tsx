@@ -17,8 +17,12 @@ export function Trouble() {
   const error = useRouteError();
   return (
     <Page title="This screen broke">
-      <p className="mb-2">What you had stored is safe. Load the page again, or go back to the projects.</p>
-      <p className="mb-5 text-sm text-soft">{error instanceof Error ? error.message : String(error)}</p>
+      <p className="mb-2">
+        What you had stored is safe. Load the page again, or go back to the projects.
+      </p>
+      <p className="mb-5 text-sm text-soft">
+        {error instanceof Error ? error.message : String(error)}
+      </p>
       <Button look="solid" onClick={() => window.location.reload()}>
         Load again
       </Button>{' '}
@@ -47,7 +51,11 @@ export function LoadState({ error, what }: { error: Error | null; what: string }
   if (error) {
     return (
       <Page title={`The ${what} could not be loaded`}>
-        <p>{error instanceof Unreachable ? 'The server does not answer. Is it still running?' : error.message}</p>
+        <p>
+          {error instanceof Unreachable
+            ? 'The server does not answer. Is it still running?'
+            : error.message}
+        </p>
       </Page>
     );
   }

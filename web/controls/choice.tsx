@@ -4,7 +4,11 @@ import { useId } from 'react';
 interface ChoiceProps<T extends string> {
   readonly label: string;
   readonly value: T;
-  readonly options: readonly { readonly value: T; readonly label: string; readonly about?: string }[];
+  readonly options: readonly {
+    readonly value: T;
+    readonly label: string;
+    readonly about?: string;
+  }[];
   onChange(value: T): void;
 }
 

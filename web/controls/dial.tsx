@@ -81,7 +81,8 @@ export function Dial(props: DialProps) {
         </label>
         {still ? (
           <output id={id} className="big-number grow text-2xl">
-            {shown} <span className="font-body text-sm font-normal text-soft">{lengths.unit}, fixed</span>
+            {shown}{' '}
+            <span className="font-body text-sm font-normal text-soft">{lengths.unit}, fixed</span>
           </output>
         ) : (
           <>
@@ -121,7 +122,10 @@ export function Dial(props: DialProps) {
           </>
         )}
       </div>
-      <p className={`text-sm ${note ? 'font-bold text-ochre' : 'text-soft'}`} role={note ? 'status' : undefined}>
+      <p
+        className={`text-sm ${note ? 'font-bold text-ochre' : 'text-soft'}`}
+        role={note ? 'status' : undefined}
+      >
         {note ?? because}
       </p>
     </div>

@@ -25,12 +25,20 @@ interface LengthFieldProps {
  * stays as typed, with the reason under it; nothing stored changes.
  */
 export function LengthField(props: LengthFieldProps) {
-  const { label, value, onCommit, refuse, optional = false, hint, placeholder, fine = false } = props;
+  const {
+    label,
+    value,
+    onCommit,
+    refuse,
+    optional = false,
+    hint,
+    placeholder,
+    fine = false,
+  } = props;
   const compact = props.compact ?? fine;
   const lengths = useLengths();
   const id = useId();
-  const shown =
-    value === null ? '' : fine ? lengths.fineNumber(value) : lengths.editable(value);
+  const shown = value === null ? '' : fine ? lengths.fineNumber(value) : lengths.editable(value);
   const [typed, setTyped] = useState<string | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
 
@@ -81,7 +89,11 @@ export function LengthField(props: LengthFieldProps) {
           autoComplete="off"
           aria-invalid={trouble !== null}
           aria-describedby={trouble ? `${id}-trouble` : undefined}
-          onChange={(event) => setTyped(event.target.value)}
+          onChange={(event) => {
+            setTyped(event.target.value);
+            // Gone before the field is left, so that nothing moves under a finger going for a button.
+            setTrouble(null);
+          }}
           onBlur={commit}
           onKeyDown={onKeyDown}
         />

@@ -50,7 +50,10 @@ export function NumberField(props: NumberFieldProps) {
           value={typed ?? (value === null ? '' : String(value))}
           aria-invalid={shown !== undefined && shown !== null}
           aria-describedby={shown ? `${id}-trouble` : undefined}
-          onChange={(event) => setTyped(event.target.value)}
+          onChange={(event) => {
+            setTyped(event.target.value);
+            setOwn(null);
+          }}
           onBlur={commit}
           onKeyDown={(event) => {
             if (event.key === 'Enter') commit();

@@ -14,7 +14,10 @@ export function SelectField({ label, value, options, onChange, beside = false }:
   const id = useId();
   return (
     <div className={beside ? 'flex items-center gap-2' : ''}>
-      <label htmlFor={id} className={`block text-sm text-soft ${beside ? 'w-16 shrink-0' : 'mb-1'}`}>
+      <label
+        htmlFor={id}
+        className={`block text-sm text-soft ${beside ? 'w-16 shrink-0' : 'mb-1'}`}
+      >
         {label}
       </label>
       <select

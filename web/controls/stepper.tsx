@@ -10,7 +10,8 @@ interface StepperProps {
   onChange(value: number): void;
 }
 
-const round = 'grid size-11 shrink-0 place-items-center rounded-[3px] border border-seam bg-slip hover:bg-cloth';
+const round =
+  'grid size-11 shrink-0 place-items-center rounded-[3px] border border-seam bg-slip hover:bg-cloth';
 
 /** A count with big plus and minus, and typing; for one knuckle or the arrow keys. */
 export function Stepper({ label, about, value, least, trouble, onChange }: StepperProps) {

@@ -1,7 +1,9 @@
 import type { LengthUnit } from '../../core/measure/unit';
 
 const mmSteps = [0.1, 0.25, 0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500];
-const inchSteps = [0.005, 0.01, 0.02, 0.05, 0.1, 0.25, 0.5, 1, 2, 4, 8, 16].map((inches) => inches * 25.4);
+const inchSteps = [0.005, 0.01, 0.02, 0.05, 0.1, 0.25, 0.5, 1, 2, 4, 8, 16].map(
+  (inches) => inches * 25.4,
+);
 
 /**
  * The distance between ticks of an axis: round in the person's unit, and far enough apart.

@@ -30,15 +30,38 @@ function WholeEdge({ edge, depthMm, allowanceMm, width, top, height }: Placed) {
     `M${x},${clothTop} ${Array.from({ length: 8 }, (_, i) => `L${x + (i % 2 ? -3 : 3)},${clothTop + ((raw - clothTop) * (i + 1)) / 8}`).join(' ')}`;
   return (
     <g>
-      <text x={width / 2} y={top + 26} textAnchor="middle" fontWeight={700} fontSize={15} fill="#26272b">
+      <text
+        x={width / 2}
+        y={top + 26}
+        textAnchor="middle"
+        fontWeight={700}
+        fontSize={15}
+        fill="#26272b"
+      >
         {lengths.cloth(edge.lengthMm)} {tube ? 'round; both ends are one seam' : 'from end to end'}
       </text>
       <rect x={x0} y={clothTop} width={long} height={hemline - clothTop} fill="#cdbfa5" />
       <rect x={x0} y={lands} width={long} height={hemline - lands} fill="#b6a98f" />
       <rect x={x0} y={hemline} width={long} height={raw - hemline} fill="#e4d9c4" />
-      <line x1={x0} x2={x1} y1={lands} y2={lands} stroke="#963226" strokeWidth={1.5} strokeDasharray="7 4" />
+      <line
+        x1={x0}
+        x2={x1}
+        y1={lands}
+        y2={lands}
+        stroke="#963226"
+        strokeWidth={1.5}
+        strokeDasharray="7 4"
+      />
       <line x1={x0} x2={x1} y1={hemline} y2={hemline} stroke="#235387" strokeWidth={2.5} />
-      <line x1={x0} x2={x1} y1={raw} y2={raw} stroke="#26272b" strokeWidth={1.5} strokeDasharray="3 3" />
+      <line
+        x1={x0}
+        x2={x1}
+        y1={raw}
+        y2={raw}
+        stroke="#26272b"
+        strokeWidth={1.5}
+        strokeDasharray="3 3"
+      />
       <g stroke="#26272b" strokeWidth={1.5} fill="none" strokeDasharray={tube ? '2 3' : undefined}>
         <path d={end(x0)} />
         <path d={end(x1)} />
@@ -49,7 +72,17 @@ function WholeEdge({ edge, depthMm, allowanceMm, width, top, height }: Placed) {
 }
 
 /** The lines by colour, by dash and by name. */
-function Legend({ x, y, depthMm, allowanceMm }: { x: number; y: number; depthMm: number; allowanceMm: number }) {
+function Legend({
+  x,
+  y,
+  depthMm,
+  allowanceMm,
+}: {
+  x: number;
+  y: number;
+  depthMm: number;
+  allowanceMm: number;
+}) {
   const { cloth } = useLengths();
   return (
     <text x={x} y={y} fontSize={14} textAnchor="middle">
@@ -89,7 +122,14 @@ function Tightest({ edge, depthMm, allowanceMm, width, top, height }: Placed) {
   const line = (r: number) => slice(cx, cy, r * s, r * s, half).split(' L')[0];
   return (
     <g>
-      <text x={width / 2} y={top + 18} textAnchor="middle" fontSize={15} fontWeight={700} fill="#26272b">
+      <text
+        x={width / 2}
+        y={top + 18}
+        textAnchor="middle"
+        fontSize={15}
+        fontWeight={700}
+        fill="#26272b"
+      >
         its tightest curve, radius {lengths.cloth(radius)}
       </text>
       <path d={ring(radius - wanted, innerMm)} fill="#cdbfa5" />
@@ -98,7 +138,12 @@ function Tightest({ edge, depthMm, allowanceMm, width, top, height }: Placed) {
       <g fill="none">
         <path d={line(innerMm)} stroke="#963226" strokeWidth={1.5} strokeDasharray="7 4" />
         <path d={line(radius)} stroke="#235387" strokeWidth={2.5} />
-        <path d={line(radius + allowanceMm)} stroke="#26272b" strokeWidth={1.5} strokeDasharray="3 3" />
+        <path
+          d={line(radius + allowanceMm)}
+          stroke="#26272b"
+          strokeWidth={1.5}
+          strokeDasharray="3 3"
+        />
       </g>
       <ScaleBar s={s} width={width} y={top + height - 24} />
     </g>
@@ -117,15 +162,38 @@ function CloseUp({ depthMm, allowanceMm, width, top, height }: Placed) {
   );
   return (
     <g>
-      <text x={width / 2} y={top + 18} textAnchor="middle" fontSize={15} fontWeight={700} fill="#26272b">
+      <text
+        x={width / 2}
+        y={top + 18}
+        textAnchor="middle"
+        fontSize={15}
+        fontWeight={700}
+        fill="#26272b"
+      >
         the same, nearer
       </text>
       {band(lands - depthMm * s * 0.9, lands, '#cdbfa5')}
       {band(lands, hemline, '#b6a98f')}
       {band(hemline, raw, '#e4d9c4')}
-      <line x1={x0} x2={x1} y1={lands} y2={lands} stroke="#963226" strokeWidth={1.5} strokeDasharray="7 4" />
+      <line
+        x1={x0}
+        x2={x1}
+        y1={lands}
+        y2={lands}
+        stroke="#963226"
+        strokeWidth={1.5}
+        strokeDasharray="7 4"
+      />
       <line x1={x0} x2={x1} y1={hemline} y2={hemline} stroke="#235387" strokeWidth={2.5} />
-      <line x1={x0} x2={x1} y1={raw} y2={raw} stroke="#26272b" strokeWidth={1.5} strokeDasharray="3 3" />
+      <line
+        x1={x0}
+        x2={x1}
+        y1={raw}
+        y2={raw}
+        stroke="#26272b"
+        strokeWidth={1.5}
+        strokeDasharray="3 3"
+      />
       <ScaleBar s={s} width={width} y={top + height - 24} />
     </g>
   );

@@ -23,7 +23,8 @@ export function hill(
   });
   const most = Math.max(...heights.map(({ density }) => density), 1e-9);
   const points = heights.map(
-    ({ at, density }) => `${x(at).toFixed(1)},${(base - (density / most) * (base - top)).toFixed(1)}`,
+    ({ at, density }) =>
+      `${x(at).toFixed(1)},${(base - (density / most) * (base - top)).toFixed(1)}`,
   );
   return `M${x(-reach)},${base} L${points.join(' L')} L${x(reach)},${base} Z`;
 }

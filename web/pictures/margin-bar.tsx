@@ -42,31 +42,74 @@ export function MarginBar({ margin, belief, fromScraps, reference }: MarginBarPr
   const right = faults[margin.rightFault ?? '']?.short ?? '';
   // A label goes inside the green when there is room, otherwise the fault's side names it.
   const roomy = open && x(to) - x(from) > 190;
-  const handWords = fromScraps > 0 ? 'your hand, from your scraps' : 'a steady hand, starting guess';
+  const handWords =
+    fromScraps > 0 ? 'your hand, from your scraps' : 'a steady hand, starting guess';
 
   return (
     <div ref={ref} className="w-full">
       {width > 0 && (
         <svg width={width} height={122} role="img" aria-label={`Margin of the ${reference}`}>
           <defs>
-            <pattern id="fault" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+            <pattern
+              id="fault"
+              width="7"
+              height="7"
+              patternUnits="userSpaceOnUse"
+              patternTransform="rotate(45)"
+            >
               <rect width="7" height="7" fill="#ecd5cd" />
               <line x1="0" x2="0" y1="0" y2="7" stroke="#c98f80" strokeWidth="2" />
             </pattern>
           </defs>
-          <rect x={x(-reach)} y={bar} width={x(reach) - x(-reach)} height={barEnd - bar} fill="url(#fault)" />
-          {open && <rect x={x(from)} y={bar} width={Math.max(2, x(to) - x(from))} height={barEnd - bar} fill="#8ba26f" />}
-          <path d={hill(belief, reach, x, bar, hillTop)} fill="#235387" fillOpacity={0.2} stroke="#235387" strokeWidth={1.5} />
+          <rect
+            x={x(-reach)}
+            y={bar}
+            width={x(reach) - x(-reach)}
+            height={barEnd - bar}
+            fill="url(#fault)"
+          />
+          {open && (
+            <rect
+              x={x(from)}
+              y={bar}
+              width={Math.max(2, x(to) - x(from))}
+              height={barEnd - bar}
+              fill="#8ba26f"
+            />
+          )}
+          <path
+            d={hill(belief, reach, x, bar, hillTop)}
+            fill="#235387"
+            fillOpacity={0.2}
+            stroke="#235387"
+            strokeWidth={1.5}
+          />
           {open &&
             [
               [margin.fromMm, from],
               [margin.toMm, to],
             ].map(([end, at], i) =>
               Number.isFinite(end) ? (
-                <line key={i} x1={x(at as number)} x2={x(at as number)} y1={bar - 12} y2={barEnd + 6} stroke="#26272b" strokeWidth={3} />
+                <line
+                  key={i}
+                  x1={x(at as number)}
+                  x2={x(at as number)}
+                  y1={bar - 12}
+                  y2={barEnd + 6}
+                  stroke="#26272b"
+                  strokeWidth={3}
+                />
               ) : null,
             )}
-          <line x1={x(0)} x2={x(0)} y1={hillTop} y2={barEnd + 6} stroke="#235387" strokeWidth={2} strokeDasharray="5 4" />
+          <line
+            x1={x(0)}
+            x2={x(0)}
+            y1={hillTop}
+            y2={barEnd + 6}
+            stroke="#235387"
+            strokeWidth={2}
+            strokeDasharray="5 4"
+          />
           {ticks.map((tick) => (
             <g key={tick}>
               <line x1={x(tick)} x2={x(tick)} y1={barEnd} y2={barEnd + 5} stroke="#57534a" />
@@ -104,9 +147,15 @@ export function MarginBar({ margin, belief, fromScraps, reference }: MarginBarPr
       <NumbersTable
         caption="The margin in numbers"
         rows={[
-          ['May drift left', Number.isFinite(margin.fromMm) ? lengths.fine(-margin.fromMm) : 'any amount'],
+          [
+            'May drift left',
+            Number.isFinite(margin.fromMm) ? lengths.fine(-margin.fromMm) : 'any amount',
+          ],
           ['Then', faults[margin.leftFault ?? '']?.long ?? 'nothing'],
-          ['May drift right', Number.isFinite(margin.toMm) ? lengths.fine(margin.toMm) : 'any amount'],
+          [
+            'May drift right',
+            Number.isFinite(margin.toMm) ? lengths.fine(margin.toMm) : 'any amount',
+          ],
           ['Then', faults[margin.rightFault ?? '']?.long ?? 'nothing'],
           ['Offset', lengths.fine(belief.shiftMm)],
           ['Spread', lengths.fine(belief.sigmaMm)],
@@ -117,7 +166,13 @@ export function MarginBar({ margin, belief, fromScraps, reference }: MarginBarPr
 }
 
 /** A fault's name on the hatching, on a plain ground so that it can be read. */
-function Fault(props: { text: string; atX: number; anchor: 'start' | 'end'; y: number; within: number }) {
+function Fault(props: {
+  text: string;
+  atX: number;
+  anchor: 'start' | 'end';
+  y: number;
+  within: number;
+}) {
   const { text, atX, anchor, y, within } = props;
   const width = text.length * 7.4 + 8;
   const room = anchor === 'end' ? atX : within - atX;

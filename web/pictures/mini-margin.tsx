@@ -4,10 +4,16 @@ import { hill } from './hill';
 import { useBox } from './use-box';
 
 /** One attempt's margin on a common axis, so that attempts can be read under one another. */
-export function MiniMargin(props: { margin: Margin; belief: DriftBelief; reachMm: number; proposed: boolean }) {
+export function MiniMargin(props: {
+  margin: Margin;
+  belief: DriftBelief;
+  reachMm: number;
+  proposed: boolean;
+}) {
   const { margin, belief, reachMm, proposed } = props;
   const [ref, { width }] = useBox<HTMLDivElement>();
-  const x = (mm: number) => ((Math.min(reachMm, Math.max(-reachMm, mm)) + reachMm) / (2 * reachMm)) * width;
+  const x = (mm: number) =>
+    ((Math.min(reachMm, Math.max(-reachMm, mm)) + reachMm) / (2 * reachMm)) * width;
   const open = margin.toMm > margin.fromMm;
   return (
     <div ref={ref} className="h-12 w-full" aria-hidden>
@@ -15,7 +21,13 @@ export function MiniMargin(props: { margin: Margin; belief: DriftBelief; reachMm
         <svg width={width} height={48}>
           <rect x={0} y={34} width={width} height={10} fill="#ecd5cd" />
           {open && (
-            <rect x={x(margin.fromMm)} y={34} width={Math.max(1, x(margin.toMm) - x(margin.fromMm))} height={10} fill="#8ba26f" />
+            <rect
+              x={x(margin.fromMm)}
+              y={34}
+              width={Math.max(1, x(margin.toMm) - x(margin.fromMm))}
+              height={10}
+              fill="#8ba26f"
+            />
           )}
           <path
             d={hill(belief, reachMm, x, 34, 3)}
@@ -26,7 +38,15 @@ export function MiniMargin(props: { margin: Margin; belief: DriftBelief; reachMm
           />
           {open &&
             [margin.fromMm, margin.toMm].map((end) => (
-              <line key={end} x1={x(end)} x2={x(end)} y1={28} y2={47} stroke="#26272b" strokeWidth={2.5} />
+              <line
+                key={end}
+                x1={x(end)}
+                x2={x(end)}
+                y1={28}
+                y2={47}
+                stroke="#26272b"
+                strokeWidth={2.5}
+              />
             ))}
         </svg>
       )}

@@ -17,7 +17,10 @@ interface SectionPictureProps {
 }
 
 /** Where a distance along the cloth came to lie. */
-function placeOf(layers: readonly { fromSMm: number; toSMm: number; fromXMm: number; toXMm: number }[], sMm: number) {
+function placeOf(
+  layers: readonly { fromSMm: number; toSMm: number; fromXMm: number; toXMm: number }[],
+  sMm: number,
+) {
   const layer = layers.find(({ fromSMm, toSMm }) => sMm >= fromSMm && sMm <= toSMm);
   if (!layer) return null;
   const share = (sMm - layer.fromSMm) / Math.max(1e-9, layer.toSMm - layer.fromSMm);
@@ -57,10 +60,13 @@ export function SectionPicture(props: SectionPictureProps) {
   return (
     <div ref={ref} className="relative h-full w-full overflow-hidden">
       {width > 0 && (
-        <svg width={width} height={height} role="img" aria-label="Section through the hem, to scale">
-          {!small && (
-            <Ruler left={left} right={right} x={x} y={table + 70} step={step} />
-          )}
+        <svg
+          width={width}
+          height={height}
+          role="img"
+          aria-label="Section through the hem, to scale"
+        >
+          {!small && <Ruler left={left} right={right} x={x} y={table + 70} step={step} />}
           <line x1={0} x2={width} y1={table + 1} y2={table + 1} stroke="#d8cbb4" strokeWidth={2} />
           <path
             d={line}
@@ -83,23 +89,49 @@ export function SectionPicture(props: SectionPictureProps) {
             </g>
           )}
           {!small && (
-            <FoldNames folds={folds} stage={stage} x={x} y={y} points={section.foldPoints} topMm={topMm} />
+            <FoldNames
+              folds={folds}
+              stage={stage}
+              x={x}
+              y={y}
+              points={section.foldPoints}
+              topMm={topMm}
+            />
           )}
           {holes.map((xMm, i) =>
             xMm === null ? null : (
               <g key={i} stroke="#963226" strokeWidth={2}>
-                <line x1={x(xMm)} x2={x(xMm)} y1={y(topMm) - (small ? 6 : 14)} y2={table + (small ? 4 : 10)} />
-                {!small && <circle cx={x(xMm)} cy={y(topMm) - 14} r={3} fill="#963226" stroke="none" />}
+                <line
+                  x1={x(xMm)}
+                  x2={x(xMm)}
+                  y1={y(topMm) - (small ? 6 : 14)}
+                  y2={table + (small ? 4 : 10)}
+                />
+                {!small && (
+                  <circle cx={x(xMm)} cy={y(topMm) - 14} r={3} fill="#963226" stroke="none" />
+                )}
               </g>
             ),
           )}
           {!small && rawEdge && (
-            <text x={x(rawEdge.xMm)} y={table + 34} fontSize={14} textAnchor="middle" fill="#57534a">
+            <text
+              x={x(rawEdge.xMm)}
+              y={table + 34}
+              fontSize={14}
+              textAnchor="middle"
+              fill="#57534a"
+            >
               raw edge
             </text>
           )}
           {!small && (
-            <text x={Math.min(width - 12, x(right))} y={table + 34} fontSize={14} textAnchor="end" fill="#57534a">
+            <text
+              x={Math.min(width - 12, x(right))}
+              y={table + 34}
+              fontSize={14}
+              textAnchor="end"
+              fill="#57534a"
+            >
               garment →
             </text>
           )}
@@ -118,7 +150,17 @@ export function SectionPicture(props: SectionPictureProps) {
   );
 }
 
-function RawEdge({ at, x, y, halfPx }: { at: Point; x: (mm: number) => number; y: (mm: number) => number; halfPx: number }) {
+function RawEdge({
+  at,
+  x,
+  y,
+  halfPx,
+}: {
+  at: Point;
+  x: (mm: number) => number;
+  y: (mm: number) => number;
+  halfPx: number;
+}) {
   const [cx, cy] = [x(at.xMm), y(at.zMm)];
   return (
     <path
@@ -144,7 +186,8 @@ function FoldNames(props: {
     const made = stage.folds.findIndex(({ atMm }) => atMm === mark.fromRawEdgeMm);
     const point = points[made];
     // A mark that is not folded yet lies on the flat cloth, a fold where it came to lie.
-    const at = made >= 0 && point ? point.xMm : stage.folds.length === 0 ? mark.fromRawEdgeMm : null;
+    const at =
+      made >= 0 && point ? point.xMm : stage.folds.length === 0 ? mark.fromRawEdgeMm : null;
     if (at === null) return null;
     const temporary = mark.action === 'temporary';
     const lift = 30 + i * 34;
@@ -159,7 +202,14 @@ function FoldNames(props: {
           strokeWidth={1.8}
           strokeDasharray={temporary ? '6 5' : undefined}
         />
-        <text x={x(at)} y={y(topMm) - lift - 10} fontSize={15} fontWeight={700} fill="#235387" textAnchor="middle">
+        <text
+          x={x(at)}
+          y={y(topMm) - lift - 10}
+          fontSize={15}
+          fontWeight={700}
+          fill="#235387"
+          textAnchor="middle"
+        >
           {markNames[mark.name] ?? mark.name}
         </text>
         <text x={x(at)} y={y(topMm) - lift + 4} fontSize={13} fill="#26272b" textAnchor="middle">
@@ -171,7 +221,13 @@ function FoldNames(props: {
   });
 }
 
-function Ruler(props: { left: number; right: number; x: (mm: number) => number; y: number; step: number }) {
+function Ruler(props: {
+  left: number;
+  right: number;
+  x: (mm: number) => number;
+  y: number;
+  step: number;
+}) {
   const { left, right, x, y, step } = props;
   const lengths = useLengths();
   const count = Math.floor((right - left) / step);
@@ -180,7 +236,13 @@ function Ruler(props: { left: number; right: number; x: (mm: number) => number; 
       <line x1={x(left)} x2={x(right)} y1={y} y2={y} stroke="#8d8069" />
       {Array.from({ length: count + 1 }, (_, i) => (
         <g key={i}>
-          <line x1={x(left + i * step)} x2={x(left + i * step)} y1={y} y2={y + 7} stroke="#8d8069" />
+          <line
+            x1={x(left + i * step)}
+            x2={x(left + i * step)}
+            y1={y}
+            y2={y + 7}
+            stroke="#8d8069"
+          />
           <text x={x(left + i * step)} y={y + 22} fontSize={13} textAnchor="middle" fill="#57534a">
             {i === count ? lengths.cloth(i * step) : lengths.editable(i * step)}
           </text>

@@ -33,8 +33,10 @@ interface View {
   readonly midYMm: number;
 }
 
-const px = (view: View, xMm: number) => view.x + view.width / 2 + (xMm - view.midXMm) * view.pxPerMm;
-const py = (view: View, yMm: number) => view.y + view.height / 2 - (yMm - view.midYMm) * view.pxPerMm;
+const px = (view: View, xMm: number) =>
+  view.x + view.width / 2 + (xMm - view.midXMm) * view.pxPerMm;
+const py = (view: View, yMm: number) =>
+  view.y + view.height / 2 - (yMm - view.midYMm) * view.pxPerMm;
 
 /** The drift the picture shows as a band: nine stitches of ten. */
 const bandSigmas = 1.645;
@@ -63,7 +65,10 @@ function Scene({ view, lens, ...props }: UnderFootProps & { view: View; lens: bo
   const allowed = counted ? allowedDrift(counted, counted.v0Mm) : null;
   const sole = foot.soleMm;
   const keepMm = needleRadiusMm(plan.needleSize) + needleAirMm;
-  const openings = [plan.foot.slotMm, ...(plan.machine.plateHoleMm ? [plan.machine.plateHoleMm] : [])];
+  const openings = [
+    plan.foot.slotMm,
+    ...(plan.machine.plateHoleMm ? [plan.machine.plateHoleMm] : []),
+  ];
   const meetsMetal = (xMm: number) =>
     openings.some(([left, right]) => xMm - keepMm < left - 1e-9 || xMm + keepMm > right + 1e-9);
 
@@ -74,10 +79,30 @@ function Scene({ view, lens, ...props }: UnderFootProps & { view: View; lens: bo
         const [from, to] = [edgeOf(reference + region.fromMm), edgeOf(reference + region.toMm)];
         return (
           <g key={region.name}>
-            <rect x={from} y={top} width={Math.max(0, to - from)} height={bottom - top} fill={region.layers > 1 ? '#cdbfa5' : '#e4d9c4'} />
-            <rect x={from} y={top} width={Math.max(0, to - from)} height={bottom - top} fill="url(#weave)" />
+            <rect
+              x={from}
+              y={top}
+              width={Math.max(0, to - from)}
+              height={bottom - top}
+              fill={region.layers > 1 ? '#cdbfa5' : '#e4d9c4'}
+            />
+            <rect
+              x={from}
+              y={top}
+              width={Math.max(0, to - from)}
+              height={bottom - top}
+              fill="url(#weave)"
+            />
             {Number.isFinite(region.toMm) && region.layers === 1 && (
-              <line x1={to} x2={to} y1={top} y2={bottom} stroke="#8d8069" strokeWidth={1.5} strokeDasharray="2 3" />
+              <line
+                x1={to}
+                x2={to}
+                y1={top}
+                y2={bottom}
+                stroke="#8d8069"
+                strokeWidth={1.5}
+                strokeDasharray="2 3"
+              />
             )}
           </g>
         );
@@ -90,16 +115,33 @@ function Scene({ view, lens, ...props }: UnderFootProps & { view: View; lens: bo
         />
       </g>
       {/* where the fold wanders */}
-      <rect x={px(view, reference - band)} y={top} width={Math.max(1, 2 * band * view.pxPerMm)} height={bottom - top} fill="#235387" fillOpacity={0.17} />
+      <rect
+        x={px(view, reference - band)}
+        y={top}
+        width={Math.max(1, 2 * band * view.pxPerMm)}
+        height={bottom - top}
+        fill="#235387"
+        fillOpacity={0.17}
+      />
       {allowed && allowed[1] > allowed[0] && (
         <g stroke="#3f5c2a" strokeWidth={lens ? 3 : 2} fill="#8ba26f">
           {[0, -1, 1].map((i) => {
             const y = py(view, i * repeatMm);
-            const [from, to] = [px(view, guide + Math.max(-30, allowed[0])), px(view, guide + Math.min(30, allowed[1]))];
+            const [from, to] = [
+              px(view, guide + Math.max(-30, allowed[0])),
+              px(view, guide + Math.min(30, allowed[1])),
+            ];
             const half = lens ? 16 : 9;
             return (
               <g key={i}>
-                <rect x={from} y={y - half / 2} width={to - from} height={half} fillOpacity={0.55} stroke="none" />
+                <rect
+                  x={from}
+                  y={y - half / 2}
+                  width={to - from}
+                  height={half}
+                  fillOpacity={0.55}
+                  stroke="none"
+                />
                 <line x1={from} x2={from} y1={y - half} y2={y + half} />
                 <line x1={to} x2={to} y1={y - half} y2={y + half} />
               </g>
@@ -108,15 +150,40 @@ function Scene({ view, lens, ...props }: UnderFootProps & { view: View; lens: bo
         </g>
       )}
       {lens && allowed && allowed[1] > allowed[0] && (
-        <Label x={px(view, guide + Math.max(-30, allowed[0]))} y={py(view, 0) - 24} text="the fold may ride here" colour="#3f5c2a" strong />
+        <Label
+          x={px(view, guide + Math.max(-30, allowed[0]))}
+          y={py(view, 0) - 24}
+          text="the fold may ride here"
+          colour="#3f5c2a"
+          strong
+        />
       )}
-      <line x1={px(view, reference)} x2={px(view, reference)} y1={top} y2={bottom} stroke="#235387" strokeWidth={2.5} />
+      <line
+        x1={px(view, reference)}
+        x2={px(view, reference)}
+        y1={top}
+        y2={bottom}
+        stroke="#235387"
+        strokeWidth={2.5}
+      />
       {/* the guide in front of the needle */}
-      <line x1={px(view, guide)} x2={px(view, guide)} y1={py(view, -slotHalfMm)} y2={py(view, -sole.toeMm)} stroke="#26272b" strokeWidth={Math.max(3, 0.35 * view.pxPerMm)} />
+      <line
+        x1={px(view, guide)}
+        x2={px(view, guide)}
+        y1={py(view, -slotHalfMm)}
+        y2={py(view, -sole.toeMm)}
+        stroke="#26272b"
+        strokeWidth={Math.max(3, 0.35 * view.pxPerMm)}
+      />
       {[sewn, toCome].map((part) => (
         <path
           key={part === sewn ? 'sewn' : 'to-come'}
-          d={part.map(({ xMm, yMm }, i) => `${i ? 'L' : 'M'}${px(view, xMm).toFixed(1)},${py(view, yMm).toFixed(1)}`).join(' ')}
+          d={part
+            .map(
+              ({ xMm, yMm }, i) =>
+                `${i ? 'L' : 'M'}${px(view, xMm).toFixed(1)},${py(view, yMm).toFixed(1)}`,
+            )
+            .join(' ')}
           fill="none"
           stroke="#26272b"
           strokeWidth={lens ? 2.5 : 1.6}
@@ -126,11 +193,32 @@ function Scene({ view, lens, ...props }: UnderFootProps & { view: View; lens: bo
       ))}
       {holes.map(({ xMm, yMm, role }, i) => (
         <g key={i}>
-          <circle cx={px(view, xMm)} cy={py(view, yMm)} r={Math.max(2.5, radius)} fill={role === 'bite' ? '#3f5c2a' : '#26272b'} fillOpacity={lens ? 0.3 : 0.6} stroke={role === 'bite' ? '#3f5c2a' : '#26272b'} />
+          <circle
+            cx={px(view, xMm)}
+            cy={py(view, yMm)}
+            r={Math.max(2.5, radius)}
+            fill={role === 'bite' ? '#3f5c2a' : '#26272b'}
+            fillOpacity={lens ? 0.3 : 0.6}
+            stroke={role === 'bite' ? '#3f5c2a' : '#26272b'}
+          />
           {meetsMetal(xMm) && (
-            <circle cx={px(view, xMm)} cy={py(view, yMm)} r={Math.max(2.5, radius) + 5} fill="none" stroke="#963226" strokeWidth={4} />
+            <circle
+              cx={px(view, xMm)}
+              cy={py(view, yMm)}
+              r={Math.max(2.5, radius) + 5}
+              fill="none"
+              stroke="#963226"
+              strokeWidth={4}
+            />
           )}
-          {lens && <circle cx={px(view, xMm)} cy={py(view, yMm)} r={3.5} fill={role === 'bite' ? '#3f5c2a' : '#26272b'} />}
+          {lens && (
+            <circle
+              cx={px(view, xMm)}
+              cy={py(view, yMm)}
+              r={3.5}
+              fill={role === 'bite' ? '#3f5c2a' : '#26272b'}
+            />
+          )}
         </g>
       ))}
     </g>
@@ -162,7 +250,10 @@ export function UnderFoot(props: UnderFootProps) {
     y: 0,
     width: bedWidth,
     height: height - rulerHeight,
-    pxPerMm: Math.min((height - rulerHeight) / (repeatMm * 1.35), bedWidth / (foot.soleMm.widthMm + 5)),
+    pxPerMm: Math.min(
+      (height - rulerHeight) / (repeatMm * 1.35),
+      bedWidth / (foot.soleMm.widthMm + 5),
+    ),
     midXMm: 0,
     midYMm: 0,
   };
@@ -200,7 +291,10 @@ export function UnderFoot(props: UnderFootProps) {
               <path d="M0,0 l6,6 M-1,5 l2,2 M5,-1 l2,2" stroke="#8d8069" strokeOpacity="0.28" />
             </pattern>
             {[bed, lens].map((view) => (
-              <clipPath key={view === bed ? 'bed' : 'lens'} id={`clip-${view === bed ? 'bed' : 'lens'}`}>
+              <clipPath
+                key={view === bed ? 'bed' : 'lens'}
+                id={`clip-${view === bed ? 'bed' : 'lens'}`}
+              >
                 <rect x={view.x} y={view.y} width={view.width} height={view.height} />
               </clipPath>
             ))}
@@ -208,11 +302,31 @@ export function UnderFoot(props: UnderFootProps) {
           {[bed, lens].map((view) => (
             <g key={view === bed ? 'bed' : 'lens'}>
               <Scene {...props} view={view} lens={view === lens} />
-              <rect x={view.x} y={view.y} width={view.width} height={view.height} fill="none" stroke={view === lens ? '#26272b' : '#d8cbb4'} strokeWidth={view === lens ? 2 : 1} />
+              <rect
+                x={view.x}
+                y={view.y}
+                width={view.width}
+                height={view.height}
+                fill="none"
+                stroke={view === lens ? '#26272b' : '#d8cbb4'}
+                strokeWidth={view === lens ? 2 : 1}
+              />
               {ruler(view).map((tick) => (
                 <g key={tick}>
-                  <line x1={px(view, tick)} x2={px(view, tick)} y1={view.height} y2={view.height + 6} stroke="#57534a" />
-                  <text x={Math.min(width - 16, Math.max(12, px(view, tick)))} y={view.height + 21} fontSize={13} textAnchor="middle" fill="#57534a">
+                  <line
+                    x1={px(view, tick)}
+                    x2={px(view, tick)}
+                    y1={view.height}
+                    y2={view.height + 6}
+                    stroke="#57534a"
+                  />
+                  <text
+                    x={Math.min(width - 16, Math.max(12, px(view, tick)))}
+                    y={view.height + 21}
+                    fontSize={13}
+                    textAnchor="middle"
+                    fill="#57534a"
+                  >
                     {lengths.fineNumber(tick)}
                   </text>
                 </g>
@@ -220,12 +334,36 @@ export function UnderFoot(props: UnderFootProps) {
             </g>
           ))}
           {/* needle swing against the slot, on the bed's ruler */}
-          <line x1={px(bed, swingLeft)} x2={px(bed, swingRight)} y1={bed.height + 31} y2={bed.height + 31} stroke={blocked ? '#963226' : '#26272b'} strokeWidth={7} strokeLinecap="round" />
+          <line
+            x1={px(bed, swingLeft)}
+            x2={px(bed, swingRight)}
+            y1={bed.height + 31}
+            y2={bed.height + 31}
+            stroke={blocked ? '#963226' : '#26272b'}
+            strokeWidth={7}
+            strokeLinecap="round"
+          />
           <Label x={8} y={20} text={regionNames['garment-folded-back'] ?? ''} />
-          <Label x={bed.width - 8} y={20} text={`extension ${lengths.cloth(plan.fold.extensionMm ?? 0)}`} end />
-          <Label x={lens.x + 8} y={20} text={`×${lensTimes.toFixed(lensTimes < 10 ? 1 : 0)} lens`} strong />
+          <Label
+            x={bed.width - 8}
+            y={20}
+            text={`extension ${lengths.cloth(plan.fold.extensionMm ?? 0)}`}
+            end
+          />
+          <Label
+            x={lens.x + 8}
+            y={20}
+            text={`×${lensTimes.toFixed(lensTimes < 10 ? 1 : 0)} lens`}
+            strong
+          />
           {bite && counted && (
-            <Label x={lens.x + 8} y={lens.height - 12} text={`bite ${shifted ? 'about ' : ''}${lengths.fineNumber(counted.v0Mm + counted.k * belief.shiftMm)}, good ${lengths.fineNumber(counted.loMm)} – ${lengths.fine(counted.hiMm)}`} colour="#3f5c2a" strong />
+            <Label
+              x={lens.x + 8}
+              y={lens.height - 12}
+              text={`bite ${shifted ? 'about ' : ''}${lengths.fineNumber(counted.v0Mm + counted.k * belief.shiftMm)}, good ${lengths.fineNumber(counted.loMm)} – ${lengths.fine(counted.hiMm)}`}
+              colour="#3f5c2a"
+              strong
+            />
           )}
           <Label
             x={px(lens, settings.guideMm + belief.shiftMm) + (foldOnRight ? -8 : 8)}
@@ -236,11 +374,26 @@ export function UnderFoot(props: UnderFootProps) {
             strong
           />
           {run && (
-            <Label x={lens.x + 8} y={lens.height - 32} text={`run ${shifted ? 'about ' : ''}${lengths.fine(Math.abs(run.xMm - settings.guideMm - belief.shiftMm))} off the fold`} />
+            <Label
+              x={lens.x + 8}
+              y={lens.height - 32}
+              text={`run ${shifted ? 'about ' : ''}${lengths.fine(Math.abs(run.xMm - settings.guideMm - belief.shiftMm))} off the fold`}
+            />
           )}
           <Label x={px(bed, settings.guideMm) + 8} y={bed.height - 12} text="blade" strong />
-          <Label x={px(bed, swingRight) + 10} y={bed.height + 36} text={`needle swing ${lengths.fine(swingRight - swingLeft)}`} />
-          <Label x={px(bed, settings.guideMm + belief.shiftMm) - 6} y={bed.height - 12} text="fold" colour="#235387" strong end />
+          <Label
+            x={px(bed, swingRight) + 10}
+            y={bed.height + 36}
+            text={`needle swing ${lengths.fine(swingRight - swingLeft)}`}
+          />
+          <Label
+            x={px(bed, settings.guideMm + belief.shiftMm) - 6}
+            y={bed.height - 12}
+            text="fold"
+            colour="#235387"
+            strong
+            end
+          />
         </svg>
       )}
       {blocked && (
@@ -259,14 +412,24 @@ export function UnderFoot(props: UnderFootProps) {
           ['Slot to', lengths.fine(plan.foot.slotMm[1])],
           ['Clearance', lengths.fine(clearance.clearanceMm)],
           ['Blade at', lengths.fine(settings.guideMm)],
-          ...judgement.checks.map((check): [string, string] => [check.name, lengths.fine(check.v0Mm)]),
+          ...judgement.checks.map((check): [string, string] => [
+            check.name,
+            lengths.fine(check.v0Mm),
+          ]),
         ]}
       />
     </div>
   );
 }
 
-function Label(props: { x: number; y: number; text: string; end?: boolean; strong?: boolean; colour?: string }) {
+function Label(props: {
+  x: number;
+  y: number;
+  text: string;
+  end?: boolean;
+  strong?: boolean;
+  colour?: string;
+}) {
   const { x, y, text, end = false, strong = false, colour = '#26272b' } = props;
   return (
     <text

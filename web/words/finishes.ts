@@ -1,5 +1,8 @@
 const names: Readonly<Record<string, string>> = { 'blind-hem': 'Blind hem' };
-const variants: Readonly<Record<string, string>> = { flat: 'flat edge', enclosed: 'edge turned in' };
+const variants: Readonly<Record<string, string>> = {
+  flat: 'flat edge',
+  enclosed: 'edge turned in',
+};
 
 /** A finish and its variant as people call them. */
 export function finishName(finish: string, variant?: string): string {

@@ -1,5 +1,5 @@
 import { DataTypes, type ModelAttributes } from 'sequelize';
-import type { Migration } from '../migrate';
+import type { Migration } from '../migration';
 
 const stored = (): ModelAttributes => ({
   id: { type: DataTypes.STRING(64), primaryKey: true },
@@ -27,7 +27,12 @@ export const firstTables: Migration = {
       tests: json(),
       note: text(),
     });
-    await tables.createTable('machines', { ...stored(), name: text(), specs: json(), note: text() });
+    await tables.createTable('machines', {
+      ...stored(),
+      name: text(),
+      specs: json(),
+      note: text(),
+    });
     await tables.createTable('feet', {
       ...stored(),
       name: text(),

@@ -30,8 +30,12 @@ export function ClothCard({ cloth }: { cloth: ClothRecord }) {
           return (
             <div key={key} className="flex items-baseline gap-2 border-b border-line py-1.5">
               <dt className="w-24 shrink-0">{name}</dt>
-              <dd className={`grow ${key === 'weightGsm' || key === 'thicknessMm' ? 'big-number text-2xl' : 'font-bold'}`}>
-                {derived && <span className="font-body text-base font-normal text-soft">about </span>}
+              <dd
+                className={`grow ${key === 'weightGsm' || key === 'thicknessMm' ? 'big-number text-2xl' : 'font-bold'}`}
+              >
+                {derived && (
+                  <span className="font-body text-base font-normal text-soft">about </span>
+                )}
                 {value}
               </dd>
               <dd className={`text-sm ${derived ? 'text-ochre' : 'text-moss'}`}>

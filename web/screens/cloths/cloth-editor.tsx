@@ -28,7 +28,12 @@ function issuesWith(weightClass: WeightClass | null, tests: HomeTests): readonly
 }
 
 /** One home test: its drawing, its fields, what it came to. */
-function Test(props: { name: TestName; title: string; children: ReactNode; trouble?: string | undefined }) {
+function Test(props: {
+  name: TestName;
+  title: string;
+  children: ReactNode;
+  trouble?: string | undefined;
+}) {
   const { name, title, children, trouble } = props;
   return (
     <section aria-label={title} className="flex gap-3 border-b border-line py-3">
@@ -91,7 +96,11 @@ export function ClothEditor({ cloth }: { cloth: ClothRecord }) {
     <div>
       <h2 className="pb-2 text-xl">Describe it</h2>
       <div className="grid gap-3 sm:grid-cols-3">
-        <TextField label="Name" value={cloth.name} onCommit={(name) => change('cloths', cloth.id, { name })} />
+        <TextField
+          label="Name"
+          value={cloth.name}
+          onCommit={(name) => change('cloths', cloth.id, { name })}
+        />
         <SelectField
           label="How it is made"
           value={tests.construction}
@@ -111,17 +120,31 @@ export function ClothEditor({ cloth }: { cloth: ClothRecord }) {
         />
       </div>
       <h2 className="pt-4 text-xl">Test it at the kitchen table</h2>
-      <p className="text-sm text-soft">Any of these, in any order. What is not tested stays a guess.</p>
-      <Test name="weigh" title="Weigh a square" trouble={trouble('sampleGrams', 'sampleSideMm', 'ozPerSqYd')}>
+      <p className="text-sm text-soft">
+        Any of these, in any order. What is not tested stays a guess.
+      </p>
+      <Test
+        name="weigh"
+        title="Weigh a square"
+        trouble={trouble('sampleGrams', 'sampleSideMm', 'ozPerSqYd')}
+      >
         {plain('sampleGrams', 'Kitchen scale', 'g')}
         {length('sampleSideMm', 'Side of the square', '100')}
         {plain('ozPerSqYd', 'or from the bolt', 'oz/yd²')}
       </Test>
-      <Test name="stack" title="Stack layers under a ruler" trouble={trouble('stackHeightMm', 'stackLayers')}>
+      <Test
+        name="stack"
+        title="Stack layers under a ruler"
+        trouble={trouble('stackHeightMm', 'stackLayers')}
+      >
         {length('stackHeightMm', 'Height of the stack')}
         {plain('stackLayers', 'Layers, 8 or more', 'layers')}
       </Test>
-      <Test name="pull" title="Pull it along a ruler" trouble={trouble('restMm', 'pulledMm', 'afterMm')}>
+      <Test
+        name="pull"
+        title="Pull it along a ruler"
+        trouble={trouble('restMm', 'pulledMm', 'afterMm')}
+      >
         {length('restMm', 'At rest')}
         {length('pulledMm', 'Pulled')}
         {length('afterMm', 'After letting go')}

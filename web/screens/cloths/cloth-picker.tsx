@@ -31,7 +31,12 @@ export function ClothPicker({ cloths, chosen, onChoose }: ClothPickerProps) {
   return (
     <div className="flex min-h-0 flex-col overflow-y-auto p-3">
       <h2 className="px-1 pb-1 text-lg">From the shelf</h2>
-      <RadioGroup.Root value={chosen ?? null} onValueChange={onChoose} aria-label="Cloth" className="grid gap-1">
+      <RadioGroup.Root
+        value={chosen ?? null}
+        onValueChange={onChoose}
+        aria-label="Cloth"
+        className="grid gap-1"
+      >
         {cloths.map(({ id, name, properties }) => (
           <RadioGroup.Item
             key={id}

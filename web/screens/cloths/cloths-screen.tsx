@@ -26,7 +26,9 @@ export function ClothsScreen() {
         {cloth ? (
           <ClothEditor key={cloth.id} cloth={cloth} />
         ) : (
-          <p className="text-lg">The shelf is empty. Describe the first cloth by touch; test it later.</p>
+          <p className="text-lg">
+            The shelf is empty. Describe the first cloth by touch; test it later.
+          </p>
         )}
       </div>
       {cloth && (
@@ -39,7 +41,10 @@ export function ClothsScreen() {
             <ul>
               {usedBy.map(({ id, name }) => (
                 <li key={id}>
-                  <Link to={`/edges/${id}/cloth`} className="text-pencil underline underline-offset-2">
+                  <Link
+                    to={`/edges/${id}/cloth`}
+                    className="text-pencil underline underline-offset-2"
+                  >
                     {name}
                   </Link>
                 </li>
@@ -49,6 +54,7 @@ export function ClothsScreen() {
           <div className="flex items-center justify-end pt-3 text-soft">
             Take it off the shelf
             <RemoveButton
+              key={cloth.id}
               what={`cloth “${cloth.name}”`}
               consequence="A cloth that an edge uses cannot go."
               onRemove={() => remove.mutate(cloth)}

@@ -24,7 +24,11 @@ const constructionWords = {
 };
 
 /** A cloth described by touch; the home tests can follow at leisure. */
-export function NewCloth(props: { open: boolean; onOpenChange(open: boolean): void; onMade(id: string): void }) {
+export function NewCloth(props: {
+  open: boolean;
+  onOpenChange(open: boolean): void;
+  onMade(id: string): void;
+}) {
   const { open, onOpenChange, onMade } = props;
   const create = useCreate('cloths');
   const form = useForm({
@@ -36,13 +40,23 @@ export function NewCloth(props: { open: boolean; onOpenChange(open: boolean): vo
       <form
         className="grid gap-4"
         onSubmit={form.handleSubmit(async ({ name, construction, weightClass }) => {
-          const cloth = await create.mutateAsync({ name, weightClass, tests: { construction }, note: '' });
+          const cloth = await create.mutateAsync({
+            name,
+            weightClass,
+            tests: { construction },
+            note: '',
+          });
           form.reset();
           onOpenChange(false);
           onMade(cloth.id);
         })}
       >
-        <FormField label="Name" placeholder="Cotton shirting, blue stripe" trouble={form.formState.errors.name?.message} {...form.register('name')} />
+        <FormField
+          label="Name"
+          placeholder="Cotton shirting, blue stripe"
+          trouble={form.formState.errors.name?.message}
+          {...form.register('name')}
+        />
         <label className="block">
           <span className="mb-1 block text-sm text-soft">How it is made</span>
           <select className="field font-bold" {...form.register('construction')}>
@@ -64,7 +78,11 @@ export function NewCloth(props: { open: boolean; onOpenChange(open: boolean): vo
         <p className="text-sm text-soft">
           Weight, thickness and the rest are guessed from this until you test them.
         </p>
-        {create.error && <p role="alert" className="font-bold text-madder">{create.error.message}</p>}
+        {create.error && (
+          <p role="alert" className="font-bold text-madder">
+            {create.error.message}
+          </p>
+        )}
         <Button type="submit" look="solid" disabled={create.isPending}>
           Put it on the shelf
         </Button>

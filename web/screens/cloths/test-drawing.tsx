@@ -40,7 +40,12 @@ const drawings: Readonly<Record<TestName, ReactNode>> = {
   ),
   curl: (
     <>
-      <path d="M6,50 h34 c14,0 16,-20 4,-20 c-8,0 -8,11 0,11" {...line} stroke="#4d463a" strokeWidth={4} />
+      <path
+        d="M6,50 h34 c14,0 16,-20 4,-20 c-8,0 -8,11 0,11"
+        {...line}
+        stroke="#4d463a"
+        strokeWidth={4}
+      />
       <path d="M58,50 v-20 M55,30 h6 M55,50 h6" {...mark} />
     </>
   ),

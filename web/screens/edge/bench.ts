@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { finishById } from '../../../core/finish/catalogue';
 import type { Finish, SewingPlan } from '../../../core/finish/finish';
 import { Impossible, type Issue } from '../../../core/impossible';
@@ -109,8 +109,7 @@ export function useEdgeBench(edgeId: string): BenchState {
     [edge.data, record, cloth, machine, foot],
   );
   const pooled = useMemo(
-    () =>
-      plan ? (attempts.data ?? []).filter(({ setUp }) => sameForLearning(setUp, plan)) : [],
+    () => (plan ? (attempts.data ?? []).filter(({ setUp }) => sameForLearning(setUp, plan)) : []),
     [attempts.data, plan],
   );
   const samples = useMemo(() => samplesOf(pooled), [pooled]);
@@ -147,10 +146,11 @@ export function useEdgeBench(edgeId: string): BenchState {
   }, [finish, plan, lesson]);
 
   const stored = record?.settings ?? null;
-  const [nudged, setNudged] = useState<DialSettings | null>(null);
-  const storedText = JSON.stringify(stored);
-  // A setting that came to be stored, or that undo brought back, takes over from the hand's.
-  useEffect(() => setNudged(null), [storedText, record?.id]);
+  // A setting that came to be stored, or that undo brought back, takes over from the hand's: a
+  // nudge counts only as long as what it was made on top of stands.
+  const standing = record ? `${record.id} ${record.version} ${JSON.stringify(stored)}` : '';
+  const [nudge, setNudge] = useState<{ settings: DialSettings; onTopOf: string } | null>(null);
+  const nudged = nudge?.onTopOf === standing ? nudge.settings : null;
   const dials = nudged ?? stored ?? solved;
   const judgement = useMemo(() => (set && dials ? judge(set, dials) : null), [set, dials]);
 
@@ -158,10 +158,10 @@ export function useEdgeBench(edgeId: string): BenchState {
   const setDials = useCallback(
     (next: DialSettings) => {
       if (!planId || !set) return;
-      setNudged(next);
+      setNudge({ settings: next, onTopOf: standing });
       if (!judge(set, next).blocked) change('plans', planId, { settings: next });
     },
-    [planId, set],
+    [planId, set, standing],
   );
 
   const error =

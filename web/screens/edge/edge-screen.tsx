@@ -49,7 +49,10 @@ function Stations({ bench, stationId }: { bench: Bench; stationId: string }) {
       {crumbs &&
         createPortal(
           <nav aria-label="Where you are" className="flex min-w-0 items-center gap-2">
-            <Link to={`/projects/${bench.edge.projectId}`} className="max-w-56 shrink-0 truncate underline underline-offset-2">
+            <Link
+              to={`/projects/${bench.edge.projectId}`}
+              className="max-w-56 shrink-0 truncate underline underline-offset-2"
+            >
               {project.data?.name ?? 'Project'}
             </Link>
             <span aria-hidden>/</span>
@@ -65,12 +68,18 @@ function Stations({ bench, stationId }: { bench: Bench; stationId: string }) {
         className="grid min-h-0 grow gap-4 p-4 lg:grid-cols-[minmax(0,1fr)_21.5rem] lg:px-5"
       >
         <div className="no-print flex min-h-0 flex-col gap-3">
-          <section aria-label={`${station.name}: the table`} className="sheet min-h-80 grow overflow-auto lg:min-h-0">
+          <section
+            aria-label={`${station.name}: the table`}
+            className="sheet min-h-80 grow overflow-auto lg:min-h-0"
+          >
             <Table bench={bench} />
           </section>
           <MarginPanel bench={bench} />
         </div>
-        <aside aria-label={`${station.name}: the slip`} className="slip min-h-0 overflow-y-auto px-5 py-4">
+        <aside
+          aria-label={`${station.name}: the slip`}
+          className="slip min-h-0 overflow-y-auto px-5 py-4"
+        >
           <Slip bench={bench} />
         </aside>
       </main>

@@ -1,4 +1,9 @@
-import { deepestHemMm, easedShare, fullnessShare, pressedAwayShare } from '../../../core/fold/fullness';
+import {
+  deepestHemMm,
+  easedShare,
+  fullnessShare,
+  pressedAwayShare,
+} from '../../../core/fold/fullness';
 import { change } from '../../app/records';
 import { useLengths } from '../../app/lengths';
 import { Choice } from '../../controls/choice';
@@ -13,7 +18,9 @@ export function EdgeTable({ bench }: { bench: Bench }) {
   const { edge, plan, finish, issues } = bench;
   const depthMm = plan.fold.depthMm ?? 0;
   const allowanceMm =
-    issues.length === 0 ? finish.folds({ wish: plan.fold, cloth: plan.cloth }).allowanceMm : depthMm;
+    issues.length === 0
+      ? finish.folds({ wish: plan.fold, cloth: plan.cloth }).allowanceMm
+      : depthMm;
   return (
     <div className="flex h-full flex-col">
       <div className="min-h-0 grow">
@@ -40,7 +47,10 @@ function Fullness({ bench }: { bench: Bench }) {
         ? 'Ease it in with a stitch along the raw edge.'
         : `Too full to lie flat: on this curve a hem can be ${deepest} deep.`;
   return (
-    <div className="flex shrink-0 items-baseline gap-4 border-t border-line px-4 py-2" role="status">
+    <div
+      className="flex shrink-0 items-baseline gap-4 border-t border-line px-4 py-2"
+      role="status"
+    >
       <p className={`big-number shrink-0 text-2xl ${share > easedShare ? 'text-madder' : ''}`}>
         {Number.isFinite(share) ? `${(share * 100).toFixed(1)} % fuller` : 'deeper than the curve'}
       </p>
@@ -76,7 +86,9 @@ export function EdgeSlip({ bench }: { bench: Bench }) {
       <LengthField
         label="Length along the edge"
         value={edge.lengthMm}
-        refuse={(mm) => (mm >= 10 && mm <= 100_000 ? null : 'An edge is between 1 cm and 100 m long.')}
+        refuse={(mm) =>
+          mm >= 10 && mm <= 100_000 ? null : 'An edge is between 1 cm and 100 m long.'
+        }
         onCommit={(mm) => mm !== null && set({ lengthMm: mm })}
       />
       <LengthField
@@ -84,7 +96,11 @@ export function EdgeSlip({ bench }: { bench: Bench }) {
         value={edge.minRadiusMm}
         optional
         placeholder="straight"
-        refuse={(mm) => (mm >= 1 && mm <= 100_000 ? null : 'A radius is between 1 mm and 100 m; leave it empty for a straight edge.')}
+        refuse={(mm) =>
+          mm >= 1 && mm <= 100_000
+            ? null
+            : 'A radius is between 1 mm and 100 m; leave it empty for a straight edge.'
+        }
         onCommit={(minRadiusMm) => set({ minRadiusMm })}
       />
       <LengthField

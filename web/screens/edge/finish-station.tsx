@@ -1,4 +1,5 @@
 import { useQueries } from '@tanstack/react-query';
+import { wishForVariant } from '../../../core/plan/fold-plan';
 import { useLengths } from '../../app/lengths';
 import { Button } from '../../controls/button';
 import { SectionPicture } from '../../pictures/section-picture';
@@ -8,14 +9,14 @@ import { ofHundred } from '../../words/number';
 import { solver } from '../../workers/solver';
 import { useNavigate } from 'react-router';
 import type { Bench } from './bench';
-import { setVariant, wishFor } from './fold-fields';
+import { setVariant } from './fold-fields';
 
 /** Each school of the finish on this cloth and edge, with the best chance it reaches. */
 export function FinishTable({ bench }: { bench: Bench }) {
   const { finish, plan, record, lesson } = bench;
   const lengths = useLengths();
   const options = finish.schools.map((school) => {
-    const wish = wishFor(bench, school.variant);
+    const wish = wishForVariant(finish, record.fold, school.variant);
     return { school, option: { ...plan, fold: wish } };
   });
   const best = useQueries({
@@ -42,7 +43,13 @@ export function FinishTable({ bench }: { bench: Bench }) {
           >
             <span className="h-24 w-72 shrink-0">
               {sewn && (
-                <SectionPicture folds={folds} stage={sewn} thicknessMm={option.cloth.thicknessMm} exaggeration={2} small />
+                <SectionPicture
+                  folds={folds}
+                  stage={sewn}
+                  thicknessMm={option.cloth.thicknessMm}
+                  exaggeration={2}
+                  small
+                />
               )}
             </span>
             <span className="grow">
@@ -58,8 +65,14 @@ export function FinishTable({ bench }: { bench: Bench }) {
             </span>
             <span className="grid shrink-0 grid-cols-3 gap-5 text-right">
               <Figure value={lengths.cloth(folds.allowanceMm)} name="allowance" />
-              <Figure value={lengths.fine(folds.stackMm * folds.layersUnderNeedle)} name="under the run" />
-              <Figure value={reached?.ok ? `${ofHundred(reached.value.chance)}` : '–'} name="of 100 at best" />
+              <Figure
+                value={lengths.fine(folds.stackMm * folds.layersUnderNeedle)}
+                name="under the run"
+              />
+              <Figure
+                value={reached?.ok ? `${ofHundred(reached.value.chance)}` : '–'}
+                name="of 100 at best"
+              />
             </span>
           </button>
         );
@@ -105,7 +118,11 @@ export function FinishSlip({ bench }: { bench: Bench }) {
     ],
     [
       flat || plan.cloth.thicknessMm < 0.6,
-      flat ? 'Flat inside' : plan.cloth.thicknessMm < 0.6 ? 'Thin enough to turn in' : 'Thick to turn in',
+      flat
+        ? 'Flat inside'
+        : plan.cloth.thicknessMm < 0.6
+          ? 'Thin enough to turn in'
+          : 'Thick to turn in',
       `Cloth ${lengths.fine(plan.cloth.thicknessMm)} thick, ${flat ? 'two' : 'three'} layers at the top of the hem.`,
     ],
   ];
@@ -130,7 +147,11 @@ export function FinishSlip({ bench }: { bench: Bench }) {
         ))}
       </ul>
       <div className="grow" />
-      <Button look="solid" className="mt-3 w-full" onClick={() => void navigate(`/edges/${bench.edge.id}/folds`)}>
+      <Button
+        look="solid"
+        className="mt-3 w-full"
+        onClick={() => void navigate(`/edges/${bench.edge.id}/folds`)}
+      >
         On to the folds
       </Button>
     </div>

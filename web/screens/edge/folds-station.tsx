@@ -29,7 +29,8 @@ export function FoldsTable({ bench }: { bench: Bench }) {
   const stage = folds.stages[index];
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if ((event.target as HTMLElement).matches('input, select, [role="slider"], [role="radio"]')) return;
+      if ((event.target as HTMLElement).matches('input, select, [role="slider"], [role="radio"]'))
+        return;
       if (event.key === 'ArrowRight') setAt(Math.min(last, index + 1));
       if (event.key === 'ArrowLeft') setAt(Math.max(0, index - 1));
     };
@@ -40,16 +41,26 @@ export function FoldsTable({ bench }: { bench: Bench }) {
   return (
     <div className="flex h-full flex-col">
       <div className="flex items-center gap-3 px-4 pt-3">
-        <Button aria-label="Fold one step back" disabled={index === 0} onClick={() => setAt(index - 1)}>
+        <Button
+          aria-label="Fold one step back"
+          disabled={index === 0}
+          onClick={() => setAt(index - 1)}
+        >
           <ChevronLeft aria-hidden />
         </Button>
         <p aria-live="polite" className="min-w-0 grow text-center">
           <span className="block text-sm text-soft">
             {index + 1} of {last + 1}
           </span>
-          <span className="font-head text-xl font-semibold">{stageTitles[stage.id] ?? stage.id}</span>
+          <span className="font-head text-xl font-semibold">
+            {stageTitles[stage.id] ?? stage.id}
+          </span>
         </p>
-        <Button aria-label="Fold one step on" disabled={index === last} onClick={() => setAt(index + 1)}>
+        <Button
+          aria-label="Fold one step on"
+          disabled={index === last}
+          onClick={() => setAt(index + 1)}
+        >
           <ChevronRight aria-hidden />
         </Button>
       </div>
@@ -98,13 +109,18 @@ export function FoldsSlip({ bench }: { bench: Bench }) {
   const { finish, plan, record } = bench;
   const lengths = useLengths();
   const folds = foldsOf(bench);
-  const fields = Object.entries(finish.fields).filter(([, rule]) => rule.neededBy.includes(plan.fold.variant));
+  const fields = Object.entries(finish.fields).filter(([, rule]) =>
+    rule.neededBy.includes(plan.fold.variant),
+  );
   return (
     <div>
       <p className="text-sm text-soft">Allowance beyond the hemline</p>
       <p className="big-number text-4xl" data-testid="allowance">
         {lengths.cloth(folds.allowanceMm)}
-        <span className="font-body text-base font-normal text-soft"> · {lengths.beside(folds.allowanceMm)}</span>
+        <span className="font-body text-base font-normal text-soft">
+          {' '}
+          · {lengths.beside(folds.allowanceMm)}
+        </span>
       </p>
       <h3 className="pt-3 text-lg">Marks from the raw edge</h3>
       <ol>
@@ -125,7 +141,8 @@ export function FoldsSlip({ bench }: { bench: Bench }) {
                 <b className="text-lg">{lengths.cloth(fromRawEdgeMm)}</b>
                 <span className="block text-sm text-soft">
                   {lengths.beside(fromRawEdgeMm)}
-                  {Math.abs(off) >= 0.05 && ` · shown ${off > 0 ? '+' : '−'}${Math.abs(off).toFixed(1)} mm`}
+                  {Math.abs(off) >= 0.05 &&
+                    ` · shown ${off > 0 ? '+' : '−'}${Math.abs(off).toFixed(1)} mm`}
                 </span>
               </span>
             </li>

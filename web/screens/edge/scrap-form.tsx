@@ -27,7 +27,8 @@ export function ScrapForm({ bench }: { bench: Bench }) {
   const { draft, set: setDraft, clear, sewnAt } = useScrapDraft(record.id);
   const [tried, setTried] = useState(false);
   const number = Math.max(0, ...attempts.map((attempt) => attempt.number)) + 1;
-  if (!bench.dials || !set) return <p className="p-4 text-soft">Needs a setting first; see the margin below.</p>;
+  if (!bench.dials || !set)
+    return <p className="p-4 text-soft">Needs a setting first; see the margin below.</p>;
   const sewn = sewnAt(bench.dials);
   const blocked = judge(set, sewn).blocked;
 
@@ -102,8 +103,8 @@ export function ScrapForm({ bench }: { bench: Bench }) {
       />
       <details className="border-b border-line py-1.5" open={draft.settings !== null}>
         <summary className="min-h-8 cursor-pointer">
-          <b>Sewn at</b> {lengths.fineNumber(sewn.widthMm)} wide, {lengths.fineNumber(sewn.lengthMm)}{' '}
-          long, needle {lengths.fine(sewn.needlePositionMm)}
+          <b>Sewn at</b> {lengths.fineNumber(sewn.widthMm)} wide,{' '}
+          {lengths.fineNumber(sewn.lengthMm)} long, needle {lengths.fine(sewn.needlePositionMm)}
           <span className="text-sm text-soft"> · change</span>
         </summary>
         <div className="flex flex-wrap gap-3 pt-1">

@@ -13,12 +13,22 @@ import type { Bench } from './bench';
 const dials = Object.keys(dialField) as Dial[];
 
 /** What was moved between two settings, in words; the whole setting for the first. */
-export function whatChanged(now: DialSettings, before: DialSettings | undefined, { fineNumber }: Lengths): string {
-  if (!before) return `Width ${fineNumber(now.widthMm)}, needle ${fineNumber(now.needlePositionMm)}`;
-  const moved = dials.filter((dial) => Math.abs(now[dialField[dial]] - before[dialField[dial]]) > 1e-6);
+export function whatChanged(
+  now: DialSettings,
+  before: DialSettings | undefined,
+  { fineNumber }: Lengths,
+): string {
+  if (!before)
+    return `Width ${fineNumber(now.widthMm)}, needle ${fineNumber(now.needlePositionMm)}`;
+  const moved = dials.filter(
+    (dial) => Math.abs(now[dialField[dial]] - before[dialField[dial]]) > 1e-6,
+  );
   if (moved.length === 0) return 'same setting';
   return moved
-    .map((dial) => `${dialNames[dial]} ${fineNumber(before[dialField[dial]])} → ${fineNumber(now[dialField[dial]])}`)
+    .map(
+      (dial) =>
+        `${dialNames[dial]} ${fineNumber(before[dialField[dial]])} → ${fineNumber(now[dialField[dial]])}`,
+    )
     .join(', ');
 }
 
@@ -26,7 +36,9 @@ function counts(attempt: AttemptRecord): string {
   const [counted] = attempt.counts;
   if (!counted) return '';
   const { n, short, over } = counted;
-  const faults = [short > 0 ? `${short} missed` : '', over > 0 ? `${over} shown` : ''].filter(Boolean);
+  const faults = [short > 0 ? `${short} missed` : '', over > 0 ? `${over} shown` : ''].filter(
+    Boolean,
+  );
   return `${n} bites: ${faults.join(', ') || 'all good'}`;
 }
 
@@ -49,7 +61,9 @@ function Row(props: {
   const belief = margin && set?.beliefs[margin.source];
   const kept = attempt && attempt.id === record.keptAttemptId;
   return (
-    <li className={`grid grid-cols-[2rem_minmax(0,1fr)_auto_2.75rem] items-center gap-x-2 border-b border-line py-1.5 last:border-0 ${proposed ? 'text-soft' : ''}`}>
+    <li
+      className={`grid grid-cols-[2rem_minmax(0,1fr)_auto_2.75rem] items-center gap-x-2 border-b border-line py-1.5 last:border-0 ${proposed ? 'text-soft' : ''}`}
+    >
       <span className="big-number text-center text-2xl">{title}</span>
       <span>
         <b className="block leading-tight">{change}</b>
@@ -68,7 +82,9 @@ function Row(props: {
         {margin && belief ? (
           <MiniMargin margin={margin} belief={belief} reachMm={reachMm} proposed={proposed} />
         ) : (
-          <span className="text-sm text-soft">Sewn with another set-up ({attempt?.names.foot}); not counted here.</span>
+          <span className="text-sm text-soft">
+            Sewn with another set-up ({attempt?.names.foot}); not counted here.
+          </span>
         )}
       </span>
       <span className="col-start-3 row-start-1 text-right">

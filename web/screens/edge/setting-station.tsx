@@ -25,7 +25,9 @@ export function SettingTable({ bench }: { bench: Bench }) {
   if (!judgement || !belief) {
     return (
       <p className="p-6 text-soft">
-        {issues.length > 0 ? 'Nothing to draw until the set-up fits; see below.' : 'Working out the setting…'}
+        {issues.length > 0
+          ? 'Nothing to draw until the set-up fits; see below.'
+          : 'Working out the setting…'}
       </p>
     );
   }
@@ -44,14 +46,24 @@ export function SettingTable({ bench }: { bench: Bench }) {
           Section
         </Tabs.Trigger>
         <span className="ml-auto self-center pr-2 text-sm text-soft">
-          clearance <b className={judgement.blocked ? 'text-madder' : ''}>{<Clearance mm={judgement.clearance.clearanceMm} />}</b>
+          clearance{' '}
+          <b className={judgement.blocked ? 'text-madder' : ''}>
+            {<Clearance mm={judgement.clearance.clearanceMm} />}
+          </b>
         </span>
       </Tabs.List>
       <Tabs.Content value="foot" tabIndex={-1} className="min-h-0 grow">
         <UnderFoot finish={finish} plan={plan} foot={foot} judgement={judgement} belief={belief} />
       </Tabs.Content>
       <Tabs.Content value="section" tabIndex={-1} className="min-h-0 grow">
-        {stage && <SectionPicture folds={folds} stage={stage} thicknessMm={plan.cloth.thicknessMm} exaggeration={1} />}
+        {stage && (
+          <SectionPicture
+            folds={folds}
+            stage={stage}
+            thicknessMm={plan.cloth.thicknessMm}
+            exaggeration={1}
+          />
+        )}
       </Tabs.Content>
     </Tabs.Root>
   );
@@ -65,7 +77,8 @@ const dials: readonly DialName[] = ['width', 'length', 'needlePosition', 'guide'
 
 /** The setting as one would write it on a card; every number is a control. */
 export function SettingSlip({ bench }: { bench: Bench }) {
-  const { finish, plan, record, machine, foot, judgement, solved, set, attempts, pooled, edge } = bench;
+  const { finish, plan, record, machine, foot, judgement, solved, set, attempts, pooled, edge } =
+    bench;
   const lengths = useLengths();
   const navigate = useNavigate();
   const machines = useList('machines').data ?? [];
@@ -82,13 +95,18 @@ export function SettingSlip({ bench }: { bench: Bench }) {
       : null;
   const lengthFacts = finish.startingLength(plan).because;
   const factsFor = (dial: DialName) =>
-    (dial === 'length' ? lengthFacts : reasons?.[dialField[dial] as keyof typeof reasons]) ?? [];
+    (dial === 'length' ? lengthFacts : reasons?.[dialField[dial]]) ?? [];
   const needle = needleAdvice(plan.cloth.weightGsm);
   const stitches = repeatOf(plan.stitch).stitches;
-  const moved = dials.filter((dial) => settings && solved && Math.abs(settings[dialField[dial]] - solved[dialField[dial]]) > 1e-6);
+  const moved = dials.filter(
+    (dial) =>
+      settings && solved && Math.abs(settings[dialField[dial]] - solved[dialField[dial]]) > 1e-6,
+  );
   return (
     <div>
-      <h2 className="text-xl break-words">{finishName(finish.id)}, {edge.on || edge.name}</h2>
+      <h2 className="text-xl break-words">
+        {finishName(finish.id)}, {edge.on || edge.name}
+      </h2>
       <div className="no-print grid gap-1 pt-1">
         <SelectField
           beside
@@ -150,7 +168,9 @@ export function SettingSlip({ bench }: { bench: Bench }) {
           value={record.stitch.pattern}
           options={finish.needs.patterns.map((value) => ({ value, label: patternNames[value] }))}
           onChange={(pattern) =>
-            plannedFor({ stitch: { ...record.stitch, pattern: pattern as typeof record.stitch.pattern } })
+            plannedFor({
+              stitch: { ...record.stitch, pattern: pattern as typeof record.stitch.pattern },
+            })
           }
         />
       </div>
@@ -180,7 +200,12 @@ export function SettingSlip({ bench }: { bench: Bench }) {
         >
           <RotateCcw size={18} aria-hidden />
         </Button>
-        <Button aria-label="Print the slip" title="Print the slip" className="px-3!" onClick={() => window.print()}>
+        <Button
+          aria-label="Print the slip"
+          title="Print the slip"
+          className="px-3!"
+          onClick={() => window.print()}
+        >
           <Printer size={18} aria-hidden />
         </Button>
       </div>

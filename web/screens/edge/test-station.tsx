@@ -32,7 +32,15 @@ function belief({ posterior }: Lesson, { fine }: Lengths): string {
   return `Your fold runs about ${fine(Math.abs(shiftMm))} ${side} of the blade, ${so}.`;
 }
 
-function Interval({ name, mm, interval }: { name: string; mm: number; interval: readonly [number, number] }) {
+function Interval({
+  name,
+  mm,
+  interval,
+}: {
+  name: string;
+  mm: number;
+  interval: readonly [number, number];
+}) {
   const { fine, fineNumber } = useLengths();
   return (
     <div className="flex items-baseline justify-between gap-3 py-0.5">
@@ -56,7 +64,9 @@ export function TestSlip({ bench }: { bench: Bench }) {
   if (!lesson || !last) {
     return (
       <div>
-        <h2 className="text-2xl">{attempts.length > 0 && bench.busy ? 'Reading the scraps…' : 'Sew the first scrap'}</h2>
+        <h2 className="text-2xl">
+          {attempts.length > 0 && bench.busy ? 'Reading the scraps…' : 'Sew the first scrap'}
+        </h2>
         <p className="pt-2 text-soft">
           {attempts.length > 0
             ? 'The scraps so far were sewn with another set-up; they teach nothing about this one.'
@@ -74,11 +84,17 @@ export function TestSlip({ bench }: { bench: Bench }) {
   const { next, now, instead, enough, posterior } = lesson;
   const stitches = countedAlongEdge(finish, plan, now.settings.lengthMm);
   const accepted = Math.max(1, stitches * acceptedFaultShare);
-  const taken = next.change && bench.dials && bench.dials[dialField[next.change.dial]] === next.settings[dialField[next.change.dial]];
+  const taken =
+    next.change &&
+    bench.dials &&
+    bench.dials[dialField[next.change.dial]] === next.settings[dialField[next.change.dial]];
   const kept = record.keptAttemptId === last.id;
   const keep = () =>
     change('plans', record.id, { keptAttemptId: last.id, settings: last.settings });
-  const bites = counted(pooled.reduce((sum, { counts }) => sum + (counts[0]?.n ?? 0), 0), 'bite');
+  const bites = counted(
+    pooled.reduce((sum, { counts }) => sum + (counts[0]?.n ?? 0), 0),
+    'bite',
+  );
   const from = `from ${bites} on ${counted(pooled.length, 'scrap')}`;
   const resew = `about ${about(now.predicted.expectedFaults)} of ${Math.round(stitches)}`;
 
@@ -89,7 +105,10 @@ export function TestSlip({ bench }: { bench: Bench }) {
           <h2 className="text-2xl">{enough ? 'Enough. Sew the edge.' : 'No dial gains more'}</h2>
           <p className="text-sm text-soft">{from}</p>
           <p className="border-b border-line py-3">
-            <span className={`big-number text-5xl ${enough ? 'text-moss' : ''}`}>{ofHundred(now.predicted.ok)}</span> of 100
+            <span className={`big-number text-5xl ${enough ? 'text-moss' : ''}`}>
+              {ofHundred(now.predicted.ok)}
+            </span>{' '}
+            of 100
             <span className="block">
               Expect {resew} bites to resew at the setting of scrap {last.number}.
             </span>
@@ -108,30 +127,30 @@ export function TestSlip({ bench }: { bench: Bench }) {
           <div className="border-b border-line py-3" data-testid="advice">
             <p>{dialNames[next.change.dial]}</p>
             <p className="big-number text-5xl">
-              {lengths.fineNumber(next.change.fromMm)} <span className="text-3xl text-seam">to</span>{' '}
-              {lengths.fineNumber(next.change.toMm)}
+              {lengths.fineNumber(next.change.fromMm)}{' '}
+              <span className="text-3xl text-seam">to</span> {lengths.fineNumber(next.change.toMm)}
               <span className="font-body text-base font-normal text-soft"> {lengths.unit}</span>
             </p>
             <p className="pt-1">{belief(lesson, lengths)}</p>
           </div>
           <p className="border-b border-line py-3">
-            <b>Expect</b> about {about(next.predicted.expectedFaults)} of {Math.round(stitches)} bites to
-            resew, down from {about(now.predicted.expectedFaults)}.
+            <b>Expect</b> about {about(next.predicted.expectedFaults)} of {Math.round(stitches)}{' '}
+            bites to resew, down from {about(now.predicted.expectedFaults)}.
           </p>
           {instead?.change && (
             <p className="border-b border-line py-3">
               <b>Or instead</b> {dialNames[instead.change.dial].toLowerCase()}{' '}
-              {lengths.fineNumber(instead.change.fromMm)} to {lengths.fine(instead.change.toMm)}: about{' '}
-              {about(instead.predicted.expectedFaults)} to resew.
+              {lengths.fineNumber(instead.change.fromMm)} to {lengths.fine(instead.change.toMm)}:
+              about {about(instead.predicted.expectedFaults)} to resew.
             </p>
           )}
         </>
       )}
-      <dl className="border-b border-line py-2">
+      <dl className="pt-2">
         <Interval name="Offset" mm={posterior.shiftMm} interval={posterior.shiftInterval} />
         <Interval name="Spread" mm={posterior.sigmaMm} interval={posterior.sigmaInterval} />
-        <p className="text-sm text-soft">nine chances of ten in brackets</p>
       </dl>
+      <p className="border-b border-line pb-2 text-sm text-soft">nine chances of ten in brackets</p>
       <p className="py-2 text-sm text-soft">
         Enough when no more than {about(accepted)} of {Math.round(stitches)} are likely to need
         resewing.
@@ -142,13 +161,19 @@ export function TestSlip({ bench }: { bench: Bench }) {
           <Button
             look="solid"
             disabled={taken === true}
-            onClick={() => change('plans', record.id, { settings: next.settings, keptAttemptId: null })}
+            onClick={() =>
+              change('plans', record.id, { settings: next.settings, keptAttemptId: null })
+            }
           >
-            {taken ? `Dial set: sew scrap ${last.number + 1}` : `Take it for scrap ${last.number + 1}`}
+            {taken
+              ? `Dial set: sew scrap ${last.number + 1}`
+              : `Take it for scrap ${last.number + 1}`}
           </Button>
         )}
         <Button look={enough ? 'solid' : 'outline'} disabled={kept} onClick={keep}>
-          {kept ? `✓ Setting of scrap ${last.number} is kept` : `Keep the setting of scrap ${last.number}`}
+          {kept
+            ? `✓ Setting of scrap ${last.number} is kept`
+            : `Keep the setting of scrap ${last.number}`}
         </Button>
       </div>
     </div>

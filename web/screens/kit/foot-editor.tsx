@@ -41,13 +41,19 @@ export function FootEditor({ foot }: { foot: FootRecord }) {
       label={label}
       value={soleMm[key]}
       refuse={(mm) => soleRefusal({ [key]: mm })}
-      onCommit={(mm) => mm !== null && change('feet', foot.id, { soleMm: { ...soleMm, [key]: mm } })}
+      onCommit={(mm) =>
+        mm !== null && change('feet', foot.id, { soleMm: { ...soleMm, [key]: mm } })
+      }
     />
   );
   const { guide } = specs;
   return (
     <div className="grid gap-4">
-      <TextField label="Foot" value={foot.name} onCommit={(name) => change('feet', foot.id, { name })} />
+      <TextField
+        label="Foot"
+        value={foot.name}
+        onCommit={(name) => change('feet', foot.id, { name })}
+      />
       <div className="grid gap-5 xl:grid-cols-2">
         <FootOutline specs={specs} soleMm={soleMm} />
         <div className="grid content-start gap-4">
@@ -74,7 +80,9 @@ export function FootEditor({ foot }: { foot: FootRecord }) {
             onChange={(way) => {
               if (way === 'fixed' && 'rangeMm' in guide) set({ guide: { atMm: guide.rangeMm[0] } });
               if (way === 'adjusts' && 'atMm' in guide) {
-                set({ guide: { rangeMm: [guide.atMm - 1, guide.atMm + 1], stepMm: defaultGuideStepMm } });
+                set({
+                  guide: { rangeMm: [guide.atMm - 1, guide.atMm + 1], stepMm: defaultGuideStepMm },
+                });
               }
             }}
           />
@@ -82,9 +90,15 @@ export function FootEditor({ foot }: { foot: FootRecord }) {
             field('It stands at', guide.atMm, (atMm) => ({ guide: { atMm } }))
           ) : (
             <div className="grid grid-cols-3 gap-4">
-              {field('From', guide.rangeMm[0], (mm) => ({ guide: { ...guide, rangeMm: [mm, guide.rangeMm[1]] } }))}
-              {field('to', guide.rangeMm[1], (mm) => ({ guide: { ...guide, rangeMm: [guide.rangeMm[0], mm] } }))}
-              {field('in steps of', guide.stepMm ?? defaultGuideStepMm, (stepMm) => ({ guide: { ...guide, stepMm } }))}
+              {field('From', guide.rangeMm[0], (mm) => ({
+                guide: { ...guide, rangeMm: [mm, guide.rangeMm[1]] },
+              }))}
+              {field('to', guide.rangeMm[1], (mm) => ({
+                guide: { ...guide, rangeMm: [guide.rangeMm[0], mm] },
+              }))}
+              {field('in steps of', guide.stepMm ?? defaultGuideStepMm, (stepMm) => ({
+                guide: { ...guide, stepMm },
+              }))}
             </div>
           )}
           <div className="grid grid-cols-3 gap-4">

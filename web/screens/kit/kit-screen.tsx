@@ -75,7 +75,8 @@ export function KitScreen() {
   const removeMachine = useRemove('machines');
   const removeFoot = useRemove('feet');
   const [chosenId, choose] = useState<string>();
-  if (!machines.data || !feet.data) return <LoadState what="kit" error={machines.error ?? feet.error} />;
+  if (!machines.data || !feet.data)
+    return <LoadState what="kit" error={machines.error ?? feet.error} />;
   const id = chosenId ?? machines.data[0]?.id;
   const machine = machines.data.find((candidate) => candidate.id === id);
   const foot = feet.data.find((candidate) => candidate.id === id);
@@ -89,7 +90,9 @@ export function KitScreen() {
           chosen={id}
           add="Another machine"
           onChoose={choose}
-          onAdd={() => createMachine.mutateAsync(newMachine).then((made) => choose(made.id), tellTrouble)}
+          onAdd={() =>
+            createMachine.mutateAsync(newMachine).then((made) => choose(made.id), tellTrouble)
+          }
         />
         <Shelf
           title="Feet"
@@ -110,6 +113,7 @@ export function KitScreen() {
           <div className="flex items-center justify-end pt-4 text-soft">
             Take it out of the drawer
             <RemoveButton
+              key={id}
               what={`“${(machine ?? foot)?.name ?? ''}”`}
               consequence="What an edge is planned for cannot go."
               onRemove={() => {

@@ -13,22 +13,65 @@ type Specs = MachineRecord['specs'];
 function NeedleLine({ specs }: { specs: Specs }) {
   const { fineNumber, unit } = useLengths();
   const positions = dialPositions(dialTravel('needlePosition', specs, { atMm: 0 }));
-  const half = Math.max(specs.maxWidthMm / 2, ...positions.map(Math.abs), ...(specs.plateHoleMm ?? []).map(Math.abs), 1) + 0.3;
+  const half =
+    Math.max(
+      specs.maxWidthMm / 2,
+      ...positions.map(Math.abs),
+      ...(specs.plateHoleMm ?? []).map(Math.abs),
+      1,
+    ) + 0.3;
   const x = (mm: number) => 300 + (mm / half) * 270;
   return (
-    <svg viewBox="0 0 600 110" className="w-full max-w-2xl" role="img" aria-label="Needle positions and widest swing, to scale">
+    <svg
+      viewBox="0 0 600 110"
+      className="w-full max-w-2xl"
+      role="img"
+      aria-label="Needle positions and widest swing, to scale"
+    >
       {specs.plateHoleMm && (
-        <rect x={x(specs.plateHoleMm[0])} y={30} width={x(specs.plateHoleMm[1]) - x(specs.plateHoleMm[0])} height={34} rx={6} fill="#fdfbf5" stroke="#8d8069" />
+        <rect
+          x={x(specs.plateHoleMm[0])}
+          y={30}
+          width={x(specs.plateHoleMm[1]) - x(specs.plateHoleMm[0])}
+          height={34}
+          rx={6}
+          fill="#fdfbf5"
+          stroke="#8d8069"
+        />
       )}
-      <line x1={x(-specs.maxWidthMm / 2)} x2={x(specs.maxWidthMm / 2)} y1={47} y2={47} stroke="#26272b" strokeWidth={7} strokeLinecap="round" />
+      <line
+        x1={x(-specs.maxWidthMm / 2)}
+        x2={x(specs.maxWidthMm / 2)}
+        y1={47}
+        y2={47}
+        stroke="#26272b"
+        strokeWidth={7}
+        strokeLinecap="round"
+      />
       {positions.map((mm) => (
-        <line key={mm} x1={x(mm)} x2={x(mm)} y1={mm === 0 ? 66 : 70} y2={84} stroke="#235387" strokeWidth={mm === 0 ? 3 : 1.5} />
+        <line
+          key={mm}
+          x1={x(mm)}
+          x2={x(mm)}
+          y1={mm === 0 ? 66 : 70}
+          y2={84}
+          stroke="#235387"
+          strokeWidth={mm === 0 ? 3 : 1.5}
+        />
       ))}
       <g fontSize={14} fill="#57534a">
-        <text x={300} y={18} textAnchor="middle">widest swing, black; needle positions, blue; plate hole, outline</text>
-        <text x={x(positions[0] ?? 0)} y={102} textAnchor="middle">{fineNumber(positions[0] ?? 0)}</text>
-        <text x={300} y={102} textAnchor="middle">0 {unit}</text>
-        <text x={x(positions.at(-1) ?? 0)} y={102} textAnchor="middle">{fineNumber(positions.at(-1) ?? 0)}</text>
+        <text x={300} y={18} textAnchor="middle">
+          widest swing, black; needle positions, blue; plate hole, outline
+        </text>
+        <text x={x(positions[0] ?? 0)} y={102} textAnchor="middle">
+          {fineNumber(positions[0] ?? 0)}
+        </text>
+        <text x={300} y={102} textAnchor="middle">
+          0 {unit}
+        </text>
+        <text x={x(positions.at(-1) ?? 0)} y={102} textAnchor="middle">
+          {fineNumber(positions.at(-1) ?? 0)}
+        </text>
       </g>
     </svg>
   );
@@ -41,7 +84,8 @@ export function MachineEditor({ machine }: { machine: MachineRecord }) {
     const result = machineSchema.safeParse({ ...specs, ...patch });
     return result.success ? null : (issuesOf(result.error)[0]?.message ?? 'This can’t be.');
   };
-  const set = (patch: Partial<Specs>) => change('machines', machine.id, { specs: { ...specs, ...patch } });
+  const set = (patch: Partial<Specs>) =>
+    change('machines', machine.id, { specs: { ...specs, ...patch } });
   const field = (label: string, value: number, patch: (mm: number) => Partial<Specs>) => (
     <LengthField
       fine
@@ -55,9 +99,15 @@ export function MachineEditor({ machine }: { machine: MachineRecord }) {
   const plate = specs.plateHoleMm;
   return (
     <div className="grid gap-4">
-      <TextField label="Machine" value={machine.name} onCommit={(name) => change('machines', machine.id, { name })} />
+      <TextField
+        label="Machine"
+        value={machine.name}
+        onCommit={(name) => change('machines', machine.id, { name })}
+      />
       <NeedleLine specs={specs} />
-      <p className="text-soft">Read the ranges off the dials; a step is what one click or one tap changes.</p>
+      <p className="text-soft">
+        Read the ranges off the dials; a step is what one click or one tap changes.
+      </p>
       <div className="grid gap-4 sm:grid-cols-2 xl:grid-cols-3">
         {field('Widest stitch', specs.maxWidthMm, (maxWidthMm) => ({ maxWidthMm }))}
         {field('Width step', specs.widthStepMm, (widthStepMm) => ({ widthStepMm }))}
@@ -66,8 +116,10 @@ export function MachineEditor({ machine }: { machine: MachineRecord }) {
         {field('Needle furthest left', left, (mm) => ({ needleRangeMm: [mm, right] }))}
         {field('Needle furthest right', right, (mm) => ({ needleRangeMm: [left, mm] }))}
         {field('Needle step', specs.needleStepMm, (needleStepMm) => ({ needleStepMm }))}
-        {plate && field('Plate hole, left end', plate[0], (mm) => ({ plateHoleMm: [mm, plate[1]] }))}
-        {plate && field('Plate hole, right end', plate[1], (mm) => ({ plateHoleMm: [plate[0], mm] }))}
+        {plate &&
+          field('Plate hole, left end', plate[0], (mm) => ({ plateHoleMm: [mm, plate[1]] }))}
+        {plate &&
+          field('Plate hole, right end', plate[1], (mm) => ({ plateHoleMm: [plate[0], mm] }))}
       </div>
       <label className="flex min-h-11 items-center gap-2">
         <input
@@ -75,7 +127,11 @@ export function MachineEditor({ machine }: { machine: MachineRecord }) {
           className="size-5"
           checked={Boolean(plate)}
           onChange={(event) =>
-            set({ plateHoleMm: event.target.checked ? [-specs.maxWidthMm / 2 - 1, specs.maxWidthMm / 2 + 1] : null })
+            set({
+              plateHoleMm: event.target.checked
+                ? [-specs.maxWidthMm / 2 - 1, specs.maxWidthMm / 2 + 1]
+                : null,
+            })
           }
         />
         The plate’s hole is measured

@@ -10,7 +10,11 @@ import { SelectField } from '../../controls/select-field';
 import { FormField } from '../../controls/text-field';
 
 /** Asks for what a new edge cannot be without; the stations ask for the rest. */
-export function NewEdge(props: { projectId: string; open: boolean; onOpenChange(open: boolean): void }) {
+export function NewEdge(props: {
+  projectId: string;
+  open: boolean;
+  onOpenChange(open: boolean): void;
+}) {
   const { projectId, open, onOpenChange } = props;
   const cloths = useList('cloths');
   const create = useCreate('edges');

@@ -15,7 +15,15 @@ import { finishName } from '../../words/finishes';
 import { NewEdge } from './new-edge';
 
 /** An edge in the list: its section, cloth, length, and how far it has come. */
-function EdgeRow({ edge, plan, attempts }: { edge: EdgeRecord; plan: PlanRecord | undefined; attempts: readonly AttemptRecord[] }) {
+function EdgeRow({
+  edge,
+  plan,
+  attempts,
+}: {
+  edge: EdgeRecord;
+  plan: PlanRecord | undefined;
+  attempts: readonly AttemptRecord[];
+}) {
   const lengths = useLengths();
   const cloth = useList('cloths').data?.find(({ id }) => id === edge.clothId);
   const remove = useRemove('edges');
@@ -31,16 +39,26 @@ function EdgeRow({ edge, plan, attempts }: { edge: EdgeRecord; plan: PlanRecord 
       : 'no scrap yet';
   return (
     <li className="sheet flex items-center gap-4 pr-2">
-      <Link to={`/edges/${edge.id}`} className="flex min-w-0 grow items-center gap-5 p-3 hover:bg-slip">
+      <Link
+        to={`/edges/${edge.id}`}
+        className="flex min-w-0 grow items-center gap-5 p-3 hover:bg-slip"
+      >
         <span className="h-14 w-48 shrink-0">
           {folds && last && cloth && (
-            <SectionPicture folds={folds} stage={last} thicknessMm={cloth.properties.thicknessMm} exaggeration={2} small />
+            <SectionPicture
+              folds={folds}
+              stage={last}
+              thicknessMm={cloth.properties.thicknessMm}
+              exaggeration={2}
+              small
+            />
           )}
         </span>
         <span className="min-w-0 grow">
           <span className="block font-head text-xl font-semibold break-words">{edge.name}</span>
           <span className="block text-soft">
-            {cloth?.name} · {lengths.cloth(edge.lengthMm)} {edge.shape === 'tube' ? 'round' : 'long'}
+            {cloth?.name} · {lengths.cloth(edge.lengthMm)}{' '}
+            {edge.shape === 'tube' ? 'round' : 'long'}
             {plan && ` · ${finishName(plan.finish, plan.fold.variant)}`}
           </span>
         </span>

@@ -22,7 +22,9 @@ export function ProjectsScreen() {
       <div className="mb-5 flex items-end justify-between gap-4">
         <div>
           <h1 className="text-3xl">Projects</h1>
-          <p className="text-soft">From a cloth and an edge to the hem that holds, with its margin.</p>
+          <p className="text-soft">
+            From a cloth and an edge to the hem that holds, with its margin.
+          </p>
         </div>
         <Button look="solid" onClick={() => setAsking(true)}>
           <Plus size={18} aria-hidden /> New project
@@ -60,7 +62,10 @@ export function ProjectsScreen() {
               <ul className="mt-2 flex flex-wrap gap-x-5 gap-y-1">
                 {own.map((edge) => (
                   <li key={edge.id}>
-                    <Link to={`/edges/${edge.id}`} className="text-pencil underline underline-offset-2">
+                    <Link
+                      to={`/edges/${edge.id}`}
+                      className="text-pencil underline underline-offset-2"
+                    >
                       {edge.name}
                     </Link>
                   </li>

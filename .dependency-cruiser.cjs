@@ -1,0 +1,64 @@
+/** The floors of the house: arrows only point down. */
+const floors = ['core', 'contract', 'server', 'web'];
+const floor = (name, allowed) => ({
+  name: `${name}-looks-down-only`,
+  severity: 'error',
+  comment: `${name}/ may use ${[name, ...allowed].join(', ')} and no other floor.`,
+  from: { path: `^${name}/`, pathNot: '\\.(test|fixture)\\.tsx?$' },
+  to: {
+    path: `^(${floors.filter((other) => other !== name && !allowed.includes(other)).join('|')})/`,
+  },
+});
+
+module.exports = {
+  forbidden: [
+    floor('core', []),
+    floor('contract', ['core']),
+    floor('server', ['core', 'contract']),
+    floor('web', ['core', 'contract']),
+    {
+      name: 'core-knows-no-platform',
+      severity: 'error',
+      comment: 'core/ is pure: of all packages it uses the normal distribution only.',
+      from: { path: '^core/', pathNot: '\\.(test|fixture)\\.ts$' },
+      to: {
+        dependencyTypes: ['npm', 'npm-dev', 'core', 'npm-no-pkg', 'unknown'],
+        pathNot: 'stdlib/stats-base-dists-normal-cdf',
+      },
+    },
+    {
+      name: 'engines-know-no-finish',
+      severity: 'error',
+      comment: 'fold/, margin/, stitch/, kit/, cloth/ and measure/ never import a finish.',
+      from: { path: '^core/(fold|margin|stitch|kit|cloth|measure)/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^core/(finish|plan)/' },
+    },
+    {
+      name: 'a-finish-is-reached-through-the-catalogue',
+      severity: 'error',
+      from: { pathNot: '^core/finish/|\\.(test|fixture)\\.tsx?$' },
+      to: { path: '^core/finish/(?!(catalogue|finish|fold-request)\\.ts$)' },
+    },
+    {
+      name: 'no-circles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
+    {
+      name: 'shipped-code-uses-no-dev-package',
+      severity: 'error',
+      from: { path: `^(${floors.join('|')})/`, pathNot: '\\.(test|fixture)\\.tsx?$' },
+      to: { dependencyTypes: ['npm-dev'], dependencyTypesNot: ['type-only'] },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+    },
+  },
+};

@@ -1,0 +1,117 @@
+// `npm test`: installs what is missing, then everything that can find fault, and one last line
+// that adds it all up.
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { build, installFromDebian, installPackages, root, run } from './prepare.mjs';
+
+let passed = 0;
+let failed = 0;
+
+/** Counts one check; a thrown error fails it. */
+function check(name, work) {
+  console.log(`\n— ${name}`);
+  let ok = false;
+  try {
+    ok = work();
+  } catch (error) {
+    console.error(error.message);
+  }
+  if (ok) passed++;
+  else failed++;
+  console.log(ok ? `${name}: passed` : `${name}: failed`);
+  return ok;
+}
+
+const bin = (name) => join(root, 'node_modules', '.bin', name);
+const tool = (name, ...args) => run(bin(name), args) === 0;
+
+function findChromium() {
+  const named = process.env.CHROMIUM;
+  const candidates = [named, '/usr/bin/chromium', '/usr/bin/chromium-browser'].filter(Boolean);
+  return candidates.find((path) => existsSync(path));
+}
+
+/** Counts the tests of a runner by its own report; without a report the run itself failed. */
+function countReport(name, file, read) {
+  if (!existsSync(file)) {
+    failed++;
+    console.log(`${name}: no report was written`);
+    return;
+  }
+  const [good, bad] = read(JSON.parse(readFileSync(file, 'utf8')));
+  passed += good;
+  failed += bad;
+  if (good + bad === 0) failed++;
+}
+
+function unitTests() {
+  const report = join(root, 'test-results', 'unit.json');
+  run(bin('jest'), ['--json', `--outputFile=${report}`]);
+  countReport('unit tests', report, (found) => [
+    found.numPassedTests,
+    found.numFailedTests + found.numRuntimeErrorTestSuites,
+  ]);
+}
+
+function browserTests() {
+  const report = join(root, 'test-results', 'browser.json');
+  const chromium = findChromium();
+  run(bin('playwright'), ['test'], { env: { ...process.env, CHROMIUM: chromium } });
+  countReport('browser tests', report, ({ stats, errors }) => [
+    stats.expected,
+    stats.unexpected + stats.flaky + errors.length,
+  ]);
+}
+
+try {
+  installPackages();
+  if (!findChromium()) {
+    console.log('Installing a browser for the browser tests.');
+    installFromDebian(['chromium']);
+  }
+  rmSync(join(root, 'test-results'), { recursive: true, force: true });
+  mkdirSync(join(root, 'test-results'), { recursive: true });
+
+  check('formatting', () => tool('prettier', '--check', '--log-level', 'warn', '.'));
+  check('lint', () => tool('eslint', '.', '--max-warnings', '0'));
+  check('types', () => tool('tsc', '-p', 'tsconfig.json'));
+  check('types of the core alone', () => tool('tsc', '-p', 'core/tsconfig.json'));
+  check('floor rules', () =>
+    tool('depcruise', 'core', 'contract', 'server', 'web', '--output-type', 'err'),
+  );
+  check('nothing unused', () => tool('knip'));
+  check('no package downloads at install', onlyKnownInstallScripts);
+  console.log('\n— unit tests');
+  unitTests();
+  if (
+    check('build', () => {
+      build();
+      return true;
+    })
+  ) {
+    console.log('\n— browser tests');
+    if (findChromium()) browserTests();
+    else {
+      failed++;
+      console.log('There is no Chromium and it could not be installed; set CHROMIUM to its path.');
+    }
+  }
+} catch (error) {
+  failed++;
+  console.error(error.message);
+}
+
+/** sqlite3 compiles itself; the other two only look for what their packages ship. */
+function onlyKnownInstallScripts() {
+  const known = ['node_modules/sqlite3', 'node_modules/@swc/core', 'node_modules/@parcel/watcher'];
+  const lock = JSON.parse(readFileSync(join(root, 'package-lock.json'), 'utf8'));
+  const others = Object.entries(lock.packages)
+    .filter(([path, { hasInstallScript }]) => hasInstallScript && !known.includes(path))
+    .map(([path]) => path)
+    .filter((path) => !path.includes('fsevents'));
+  if (others.length > 0) console.error(`Packages with an install script: ${others.join(', ')}`);
+  return others.length === 0;
+}
+
+console.log(`\n${passed} passed, ${failed} failed`);
+process.exitCode = failed > 0 ? 1 : 0;
