@@ -43,7 +43,9 @@ export async function recordAttempt(
     id,
   );
   // The dials stand where the scrap was sewn; only taking the advice moves them on.
-  if (JSON.stringify(planRow['settings']) !== JSON.stringify(draft.settings)) {
+  const planned = planDraftOf(planRow).settings;
+  const dials = Object.keys(draft.settings) as (keyof typeof draft.settings)[];
+  if (!planned || dials.some((dial) => planned[dial] !== draft.settings[dial])) {
     await change.update('plans', planRow.id, planRow.version, { settings: draft.settings });
   }
   return { row, existed: false };

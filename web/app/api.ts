@@ -32,6 +32,8 @@ export async function send<T>(method: string, path: string, body?: unknown): Pro
   try {
     response = await fetch(`/api/${path}`, {
       method,
+      // A change that is on its way outlives the page that made it.
+      keepalive: method !== 'GET',
       ...(body === undefined
         ? {}
         : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),

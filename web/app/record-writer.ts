@@ -31,6 +31,7 @@ export class RecordWriter {
   private readonly waiting = new Map<string, Patch>();
   private readonly busy = new Set<string>();
   private readonly idle = new Set<() => void>();
+  private held: Promise<void> = Promise.resolve();
 
   constructor(
     private readonly cache: QueryClient,
@@ -40,6 +41,20 @@ export class RecordWriter {
   /** True while something is not yet on the server's disk. */
   get pending(): boolean {
     return this.waiting.size > 0 || this.busy.size > 0;
+  }
+
+  /**
+   * Does something that changes records on the server's side, and loads what came of it. Changes
+   * made meanwhile wait for it, so that they are sent with the versions it left behind.
+   */
+  async during<T>(work: () => Promise<T>): Promise<T> {
+    await this.settled();
+    const done = work();
+    this.held = done.then(
+      () => undefined,
+      () => undefined,
+    );
+    return done;
   }
 
   /** Resolves when everything changed so far is stored or refused. */
@@ -69,8 +84,12 @@ export class RecordWriter {
   private versionOf(resource: string, id: string): number | undefined {
     const single = this.cache.getQueryData<Stored>([resource, id]);
     const lists = this.cache.getQueriesData<Stored[]>({ queryKey: [resource, 'list'] });
-    const listed = lists.flatMap(([, records]) => records ?? []).find((record) => record.id === id);
-    return Math.max(single?.version ?? 0, listed?.version ?? 0) || undefined;
+    // A list nobody looks at may be older than the one on the screen.
+    const listed = lists
+      .flatMap(([, records]) => records ?? [])
+      .filter((record) => record.id === id)
+      .map(({ version }) => version);
+    return Math.max(single?.version ?? 0, ...listed) || undefined;
   }
 
   private async work(resource: string, id: string, key: string): Promise<void> {
@@ -78,6 +97,7 @@ export class RecordWriter {
     for (let patch = this.waiting.get(key); patch; patch = this.waiting.get(key)) {
       this.waiting.delete(key);
       try {
+        await this.held;
         const version = this.versionOf(resource, id);
         const stored = await send<Stored>('PATCH', key, { version, ...patch });
         this.events.reachable(true);

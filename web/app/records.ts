@@ -102,12 +102,12 @@ export function reloadAll(): Promise<void> {
 /** Undo and redo, after everything that is still on its way. */
 export function useTravel() {
   return useMutation({
-    mutationFn: async (way: 'undo' | 'redo') => {
-      await writer.settled();
-      const { done } = await send<{ done: string }>('POST', way);
-      await reloadAll();
-      notify({ kind: 'info', text: `${way === 'undo' ? 'Undone' : 'Done again'}: ${done}.` });
-    },
+    mutationFn: (way: 'undo' | 'redo') =>
+      writer.during(async () => {
+        const { done } = await send<{ done: string }>('POST', way);
+        await reloadAll();
+        notify({ kind: 'info', text: `${way === 'undo' ? 'Undone' : 'Done again'}: ${done}.` });
+      }),
     onError: tellTrouble,
   });
 }
@@ -115,14 +115,13 @@ export function useTravel() {
 /** Creates a record. */
 export function useCreate<R extends Resource>(resource: R) {
   return useMutation({
-    mutationFn: async (draft: object) => {
-      await writer.settled();
-      return send<Records[R]>('POST', resource, draft);
-    },
-    onSuccess: async (record) => {
-      queryClient.setQueryData([resource, record.id], record);
-      await reloadAll();
-    },
+    mutationFn: (draft: object) =>
+      writer.during(async () => {
+        const record = await send<Records[R]>('POST', resource, draft);
+        queryClient.setQueryData([resource, record.id], record);
+        await reloadAll();
+        return record;
+      }),
     onError: (error) => {
       if (error instanceof Unreachable) setReachable(false);
     },
@@ -132,11 +131,11 @@ export function useCreate<R extends Resource>(resource: R) {
 /** Removes a record and what hangs on it; undo brings it back. */
 export function useRemove(resource: Resource) {
   return useMutation({
-    mutationFn: async ({ id, version }: { id: string; version: number }) => {
-      await writer.settled();
-      await send('DELETE', `${resource}/${id}?version=${version}`);
-    },
-    onSuccess: reloadAll,
+    mutationFn: ({ id, version }: { id: string; version: number }) =>
+      writer.during(async () => {
+        await send('DELETE', `${resource}/${id}?version=${version}`);
+        await reloadAll();
+      }),
     onError: tellTrouble,
   });
 }

@@ -146,20 +146,26 @@ export function useEdgeBench(edgeId: string): BenchState {
   }, [finish, plan, lesson]);
 
   const stored = record?.settings ?? null;
-  // A setting that came to be stored, or that undo brought back, takes over from the hand's: a
-  // nudge counts only as long as what it was made on top of stands.
-  const standing = record ? `${record.id} ${record.version} ${JSON.stringify(stored)}` : '';
-  const [nudge, setNudge] = useState<{ settings: DialSettings; onTopOf: string } | null>(null);
-  const nudged = nudge?.onTopOf === standing ? nudge.settings : null;
-  const dials = nudged ?? stored ?? solved;
+  // Dials turned into metal are shown but not kept, until what they were turned from changes.
+  const standing = record
+    ? JSON.stringify([record.id, record.machineId, record.footId, record.settings])
+    : '';
+  const [blockedTurn, setBlockedTurn] = useState<{ settings: DialSettings; from: string } | null>(
+    null,
+  );
+  const turned = blockedTurn?.from === standing ? blockedTurn.settings : null;
+  const dials = turned ?? stored ?? solved;
   const judgement = useMemo(() => (set && dials ? judge(set, dials) : null), [set, dials]);
 
   const planId = record?.id;
   const setDials = useCallback(
     (next: DialSettings) => {
       if (!planId || !set) return;
-      setNudge({ settings: next, onTopOf: standing });
-      if (!judge(set, next).blocked) change('plans', planId, { settings: next });
+      if (judge(set, next).blocked) setBlockedTurn({ settings: next, from: standing });
+      else {
+        setBlockedTurn(null);
+        change('plans', planId, { settings: next });
+      }
     },
     [planId, set, standing],
   );

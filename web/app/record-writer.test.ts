@@ -1,0 +1,99 @@
+import { QueryClient } from '@tanstack/react-query';
+import { RecordWriter } from './record-writer';
+
+interface Call {
+  body: Record<string, unknown>;
+  answer(status: number, body: object): void;
+  fail(): void;
+}
+
+/** A writer whose requests wait until the test answers them. */
+function setUp() {
+  const calls: Call[] = [];
+  globalThis.fetch = ((_url: string, init: RequestInit) =>
+    new Promise((resolve, reject) => {
+      calls.push({
+        body: JSON.parse(init.body as string) as Record<string, unknown>,
+        answer: (status, body) => resolve(new Response(JSON.stringify(body), { status })),
+        fail: () => reject(new TypeError('no route')),
+      });
+    })) as typeof fetch;
+  const cache = new QueryClient({ defaultOptions: { queries: { staleTime: Infinity } } });
+  const events = { reachable: jest.fn(), refused: jest.fn(), written: jest.fn() };
+  const writer = new RecordWriter(cache, events);
+  cache.setQueryData(['plans', 'list', {}], [{ id: 'a', version: 3, width: 1 }]);
+  cache.setQueryData(['plans', 'list', { edgeId: 'e' }], [{ id: 'a', version: 4, width: 1 }]);
+  const shown = () =>
+    cache.getQueryData<{ width: number; version: number }[]>([
+      'plans',
+      'list',
+      { edgeId: 'e' },
+    ])?.[0];
+  const turn = () => new Promise((next) => setTimeout(next));
+  return { calls, events, writer, shown, turn };
+}
+
+test('a change shows at once and is sent with the newest version known', async () => {
+  const { calls, writer, shown, turn } = setUp();
+  writer.change('plans', 'a', { width: 2 });
+  expect(shown()).toMatchObject({ width: 2 });
+  await turn();
+  expect(calls.map(({ body }) => body)).toEqual([{ version: 4, width: 2 }]);
+});
+
+test('changes made while one is under way gather into the next', async () => {
+  const { calls, writer, shown, turn } = setUp();
+  writer.change('plans', 'a', { width: 2 });
+  await turn();
+  writer.change('plans', 'a', { width: 3 });
+  writer.change('plans', 'a', { width: 4, length: 1 });
+  calls[0]?.answer(200, { id: 'a', version: 5, width: 2 });
+  await turn();
+  // The answer to the first must not take the later ones off the screen.
+  expect(shown()).toMatchObject({ version: 5, width: 4 });
+  expect(calls[1]?.body).toEqual({ version: 5, width: 4, length: 1 });
+  calls[1]?.answer(200, { id: 'a', version: 6, width: 4, length: 1 });
+  await writer.settled();
+  expect(writer.pending).toBe(false);
+});
+
+test('a refusal is reported and not sent again', async () => {
+  const { calls, writer, events, turn } = setUp();
+  writer.change('plans', 'a', { width: 99 });
+  await turn();
+  calls[0]?.answer(409, { error: { code: 'stale', message: 'changed elsewhere', issues: [] } });
+  await writer.settled();
+  expect(events.refused).toHaveBeenCalledWith(expect.objectContaining({ code: 'stale' }));
+  expect(calls).toHaveLength(1);
+});
+
+test('an unreachable server is asked again, and nothing is lost', async () => {
+  jest.useFakeTimers();
+  const { calls, writer, events } = setUp();
+  writer.change('plans', 'a', { width: 2 });
+  await jest.advanceTimersByTimeAsync(1);
+  calls[0]?.fail();
+  await jest.advanceTimersByTimeAsync(1);
+  expect(events.reachable).toHaveBeenCalledWith(false);
+  writer.change('plans', 'a', { length: 7 });
+  await jest.advanceTimersByTimeAsync(2000);
+  expect(calls[1]?.body).toEqual({ version: 4, width: 2, length: 7 });
+  calls[1]?.answer(200, { id: 'a', version: 5, width: 2, length: 7 });
+  await jest.advanceTimersByTimeAsync(1);
+  expect(writer.pending).toBe(false);
+  jest.useRealTimers();
+});
+
+test('what is changed while records are being made waits for the versions that leaves', async () => {
+  const { calls, writer, turn } = setUp();
+  let finish = () => {};
+  const made = writer.during(() => new Promise<void>((done) => (finish = done)));
+  await turn();
+  writer.change('plans', 'a', { width: 2 });
+  await turn();
+  expect(calls).toHaveLength(0);
+  finish();
+  await made;
+  await turn();
+  expect(calls).toHaveLength(1);
+});
