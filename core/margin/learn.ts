@@ -58,32 +58,69 @@ function logLikelihood(count: number, chance: number): number {
   return count === 0 ? 0 : count * Math.log(Math.max(chance, 1e-300));
 }
 
-/** Adds one sample's log-likelihood over the grid. */
-function addSample(
-  logPosterior: Float64Array,
-  sigmas: readonly number[],
-  check: Check,
-  sample: Sample,
-): void {
-  const [lo, hi] = allowedDrift(check, undriftedMm(check, sample.settings));
+/** A sample as the grid sees it: the drift it allowed, and what fell to either side of that. */
+interface Counted {
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly left: number;
+  readonly right: number;
+  readonly sound: number;
+}
+
+function countedOf(check: Check, sample: Sample): Counted {
+  const [fromMm, toMm] = allowedDrift(check, undriftedMm(check, sample.settings));
   const left = check.k === 1 ? sample.short : sample.over;
   const right = check.k === 1 ? sample.over : sample.short;
-  const sound = sample.n - left - right;
-  sigmas.forEach((sigma, row) => {
-    const hand = normalDrift(0, sigma);
+  return { fromMm, toMm, left, right, sound: sample.n - left - right };
+}
+
+/** One sample's log-likelihood for one offset and a hand without any. */
+function logLikelihoodOf(counted: Counted, hand: DriftBelief, shift: number): number {
+  const leftChance = hand.leftOf(counted.fromMm - shift);
+  const rightChance = hand.rightOf(counted.toMm - shift);
+  // The difference is exact enough unless nearly everything is faulty; then ask again.
+  const rest = 1 - leftChance - rightChance;
+  const soundChance =
+    rest > 1e-6 ? rest : hand.within(counted.fromMm - shift, counted.toMm - shift);
+  return (
+    logLikelihood(counted.left, leftChance) +
+    logLikelihood(counted.right, rightChance) +
+    logLikelihood(counted.sound, soundChance)
+  );
+}
+
+/** Points this far below the best, in log, weigh nothing: e⁻⁴⁰ is 4e-18. */
+const negligible = 40;
+/** Every so many rows and columns one point is worked out first, to know what “best” is about. */
+const scoutStep = 8;
+
+/**
+ * Adds the samples' log-likelihood over the grid. No sample can raise a point, so one that has
+ * sunk far below what a few scouts reach with all samples is given up at once.
+ */
+function addSamples(
+  logPosterior: Float64Array,
+  hands: readonly DriftBelief[],
+  samples: readonly Counted[],
+): void {
+  let scouted = -Infinity;
+  for (let row = 0; row < hands.length; row += scoutStep) {
+    const hand = hands[row] as DriftBelief;
+    for (let i = 0; i < shiftGrid.count; i += scoutStep) {
+      let log = logPosterior[row * shiftGrid.count + i] ?? 0;
+      for (const sample of samples) log += logLikelihoodOf(sample, hand, shiftAt(i));
+      if (log > scouted) scouted = log;
+    }
+  }
+  hands.forEach((hand, row) => {
     for (let i = 0; i < shiftGrid.count; i++) {
-      const shift = shiftAt(i);
       const at = row * shiftGrid.count + i;
-      const leftChance = hand.leftOf(lo - shift);
-      const rightChance = hand.rightOf(hi - shift);
-      // The difference is exact enough unless nearly everything is faulty; then ask again.
-      const rest = 1 - leftChance - rightChance;
-      const soundChance = rest > 1e-6 ? rest : hand.within(lo - shift, hi - shift);
-      logPosterior[at] =
-        (logPosterior[at] ?? 0) +
-        logLikelihood(left, leftChance) +
-        logLikelihood(right, rightChance) +
-        logLikelihood(sound, soundChance);
+      let log = logPosterior[at] ?? 0;
+      for (const sample of samples) {
+        log += logLikelihoodOf(sample, hand, shiftAt(i));
+        if (log < scouted - negligible) break;
+      }
+      logPosterior[at] = log;
     }
   });
 }
@@ -133,11 +170,13 @@ export function learn(
       weights[row * shiftGrid.count + i] = -(rowScore * rowScore + shiftScore * shiftScore) / 2;
     }
   }
-  for (const sample of pooled(samples)) {
+  const counted = pooled(samples).map((sample) => {
     const check = checks.find(({ name }) => name === sample.check);
     if (!check) throw new RangeError(`No check is called “${sample.check}”.`);
-    addSample(weights, sigmas, check, sample);
-  }
+    return countedOf(check, sample);
+  });
+  const hands = sigmas.map((sigma) => normalDrift(0, sigma));
+  addSamples(weights, hands, counted);
 
   const greatest = weights.reduce((most, log) => Math.max(most, log), -Infinity);
   let total = 0;

@@ -33,21 +33,31 @@ export function tabulatePredictive(
   const leftOf = new Float64Array(2 * reach + 1);
   sigmasMm.forEach((sigma, row) => {
     const rowWeights = weights.subarray(row * count, (row + 1) * count);
-    // Rows that hold nothing visible are skipped; what they would add is below 1e-12 in all.
-    if (rowWeights.every((weight) => weight < 1e-16)) return;
+    // Only offsets that hold something count; what is left out is below 1e-12 in all.
+    const visible = (weight: number) => weight > 1e-17;
+    const first = rowWeights.findIndex(visible);
+    if (first < 0) return;
+    const last = rowWeights.findLastIndex(visible);
     const hand = normalDrift(0, sigma);
     const farthest = Math.ceil((9 * sigma) / stepMm);
     const cdf = Float64Array.from({ length: 2 * farthest + 1 }, (_, i) =>
       hand.leftOf((i - farthest) * stepMm),
     );
-    for (let place = 0; place < leftOf.length; place++) {
+    const total = rowWeights.reduce((sum, weight) => sum + weight, 0);
+    // Left of all these hands nothing has happened yet; right of them, everything.
+    const from = Math.max(0, reach + firstShift + first - farthest);
+    const to = Math.min(leftOf.length, reach + firstShift + last + farthest + 1);
+    for (let place = from; place < to; place++) {
       let sum = 0;
-      for (let i = 0; i < count; i++) {
+      for (let i = first; i <= last; i++) {
         const offset = place - reach - (firstShift + i);
         if (offset < -farthest) break;
         sum += (rowWeights[i] ?? 0) * (offset > farthest ? 1 : (cdf[offset + farthest] ?? 1));
       }
       leftOf[place] = (leftOf[place] ?? 0) + sum;
+    }
+    for (let place = to; place < leftOf.length; place++) {
+      leftOf[place] = (leftOf[place] ?? 0) + total;
     }
   });
   return { fromMm: -reach * stepMm, stepMm, leftOf: Array.from(leftOf) };

@@ -1,4 +1,4 @@
-import { errorBody, type ErrorBody } from '../../contract/error';
+import type { ErrorBody } from '../../contract/error';
 
 /** The server's refusal of a request, with its words and fields. */
 export class ApiError extends Error {
@@ -19,6 +19,12 @@ export class Unreachable extends Error {
     super('Pin Margin’s server does not answer.');
     this.name = 'Unreachable';
   }
+}
+
+/** Whether an answer is one of our server's refusals, and not something standing in its place. */
+function isRefusal(json: unknown): json is ErrorBody {
+  const error = (json as Partial<ErrorBody> | null)?.error;
+  return typeof error?.message === 'string' && Array.isArray(error.issues);
 }
 
 /**
@@ -44,8 +50,7 @@ export async function send<T>(method: string, path: string, body?: unknown): Pro
   if (response.status === 204) return undefined as T;
   const json: unknown = await response.json().catch(() => null);
   if (response.ok) return json as T;
-  const refusal = errorBody.safeParse(json);
-  if (!refusal.success) throw new Unreachable();
-  const { code, message, issues } = refusal.data.error;
+  if (!isRefusal(json)) throw new Unreachable();
+  const { code, message, issues } = json.error;
   throw new ApiError(response.status, code, message, issues);
 }

@@ -101,13 +101,17 @@ export function useEdgeBench(edgeId: string): BenchState {
   const foot = feet.data?.find(({ id }) => id === record?.footId);
   const finish = record && finishById(record.finish);
 
+  // Where the dials stand is no part of the set-up: a nudge must not make everything else anew.
+  const { settings: _settings, version: _version, updatedAt: _at, ...chosen } = record ?? {};
+  const chosenText = JSON.stringify(chosen);
   const plan = useMemo(
     () =>
-      edge.data && record && cloth && machine && foot
-        ? sewingPlanOf(edge.data, record, cloth, machine, foot)
+      edge.data && cloth && machine && foot && chosenText !== '{}'
+        ? sewingPlanOf(edge.data, JSON.parse(chosenText) as PlanRecord, cloth, machine, foot)
         : null,
-    [edge.data, record, cloth, machine, foot],
+    [edge.data, chosenText, cloth, machine, foot],
   );
+  const planText = useMemo(() => JSON.stringify(plan), [plan]);
   const pooled = useMemo(
     () => (plan ? (attempts.data ?? []).filter(({ setUp }) => sameForLearning(setUp, plan)) : []),
     [attempts.data, plan],
@@ -115,7 +119,7 @@ export function useEdgeBench(edgeId: string): BenchState {
   const samples = useMemo(() => samplesOf(pooled), [pooled]);
 
   const lessonQuery = useQuery({
-    queryKey: ['lesson', finish?.id, plan, samples],
+    queryKey: ['lesson', finish?.id, planText, samples],
     queryFn: async (): Promise<Outcome<Lesson>> =>
       solver.lesson(finish?.id ?? '', plan as SewingPlan, samples),
     enabled: Boolean(finish && plan && samples.length > 0),
@@ -124,7 +128,7 @@ export function useEdgeBench(edgeId: string): BenchState {
   });
   const lesson = samples.length > 0 && lessonQuery.data?.ok ? lessonQuery.data.value : null;
   const solveQuery = useQuery({
-    queryKey: ['solve', finish?.id, plan, lesson?.posterior.shiftMm, lesson?.posterior.sigmaMm],
+    queryKey: ['solve', finish?.id, planText, lesson?.posterior.shiftMm, lesson?.posterior.sigmaMm],
     queryFn: async (): Promise<Outcome<{ settings: DialSettings }>> =>
       solver.solve(finish?.id ?? '', plan as SewingPlan, lesson?.posterior ?? null),
     enabled: Boolean(finish && plan) && (samples.length === 0 || !lessonQuery.isLoading),

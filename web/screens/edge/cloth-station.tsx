@@ -1,9 +1,14 @@
+import { Suspense, lazy } from 'react';
 import { useList, change } from '../../app/records';
 import { useLengths } from '../../app/lengths';
-import { ClothEditor } from '../cloths/cloth-editor';
 import { ClothCard } from '../cloths/cloth-card';
 import { ClothPicker } from '../cloths/cloth-picker';
 import type { Bench } from './bench';
+
+// The tests come with the schemas' package; the rest of the edge does without it.
+const ClothEditor = lazy(async () => ({
+  default: (await import('../cloths/cloth-editor')).ClothEditor,
+}));
 
 /** The shelf to pick from, and the home tests of the cloth that was picked. */
 export function ClothTable({ bench }: { bench: Bench }) {
@@ -20,7 +25,9 @@ export function ClothTable({ bench }: { bench: Bench }) {
         }}
       />
       <div className="overflow-y-auto border-l border-line p-4">
-        <ClothEditor key={bench.cloth.id} cloth={bench.cloth} />
+        <Suspense>
+          <ClothEditor key={bench.cloth.id} cloth={bench.cloth} />
+        </Suspense>
       </div>
     </div>
   );

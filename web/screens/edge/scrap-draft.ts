@@ -1,19 +1,16 @@
 import { useEffect, useState } from 'react';
-import * as z from 'zod';
-import { dialSettings } from '../../../contract/plan';
 import type { DialSettings } from '../../../core/kit/dial-steps';
 
-const draftSchema = z.object({
+interface ScrapDraft {
   /** Chosen with the draft: sending it twice records it once. */
-  id: z.string(),
+  readonly id: string;
   /** What was really on the dials, where it differs from the plan; null follows the plan. */
-  settings: dialSettings.nullable(),
-  n: z.number().nullable(),
-  short: z.number().nullable(),
-  over: z.number().nullable(),
-  note: z.string(),
-});
-type ScrapDraft = z.infer<typeof draftSchema>;
+  readonly settings: DialSettings | null;
+  readonly n: number | null;
+  readonly short: number | null;
+  readonly over: number | null;
+  readonly note: string;
+}
 
 /** Bites one gets from a hand's length of scrap. */
 const usualBites = 24;
@@ -36,10 +33,27 @@ const blank = (): ScrapDraft => ({
   note: '',
 });
 
+const isCount = (value: unknown) => value === null || typeof value === 'number';
+
+/** Whether what the browser kept is a draft of this shape, and not of an older version's. */
+function isDraft(value: unknown): value is ScrapDraft {
+  const draft = value as Partial<ScrapDraft> | null;
+  const dials = draft?.settings;
+  return (
+    typeof draft?.id === 'string' &&
+    typeof draft.note === 'string' &&
+    [draft.n, draft.short, draft.over].every(isCount) &&
+    (dials === null ||
+      [dials?.widthMm, dials?.lengthMm, dials?.needlePositionMm, dials?.guideMm].every(
+        (mm) => typeof mm === 'number',
+      ))
+  );
+}
+
 function remembered(key: string): ScrapDraft {
   try {
-    const parsed = draftSchema.safeParse(JSON.parse(localStorage.getItem(key) ?? 'null'));
-    return parsed.success ? parsed.data : blank();
+    const kept: unknown = JSON.parse(localStorage.getItem(key) ?? 'null');
+    return isDraft(kept) ? kept : blank();
   } catch {
     return blank();
   }
