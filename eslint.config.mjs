@@ -45,6 +45,8 @@ export default tseslint.config(
     files: ['**/*.mjs'],
     languageOptions: {
       globals: {
+        KeyboardEvent: 'readonly',
+        Worker: 'readonly',
         process: 'readonly',
         console: 'readonly',
         URL: 'readonly',

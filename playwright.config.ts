@@ -3,8 +3,8 @@ import { defineConfig } from '@playwright/test';
 /** Browser tests against the built client and the real server, each on a database of its own. */
 export default defineConfig({
   testDir: 'e2e',
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  timeout: 120_000,
+  expect: { timeout: 20_000 },
   fullyParallel: true,
   workers: 2,
   retries: 0,

@@ -29,7 +29,7 @@ function setUp() {
       'list',
       { edgeId: 'e' },
     ])?.[0];
-  const turn = () => new Promise((next) => setTimeout(next));
+  const turn = () => new Promise((next) => setTimeout(next, 20));
   return { calls, events, writer, shown, turn };
 }
 

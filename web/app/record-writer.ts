@@ -94,10 +94,13 @@ export class RecordWriter {
 
   private async work(resource: string, id: string, key: string): Promise<void> {
     this.busy.add(key);
-    for (let patch = this.waiting.get(key); patch; patch = this.waiting.get(key)) {
+    while (this.waiting.has(key)) {
+      // The change is painted before it is sent; quick ones after one another go out as one.
+      await new Promise((painted) => setTimeout(painted));
+      await this.held;
+      const patch = this.waiting.get(key) ?? {};
       this.waiting.delete(key);
       try {
-        await this.held;
         const version = this.versionOf(resource, id);
         const stored = await send<Stored>('PATCH', key, { version, ...patch });
         this.events.reachable(true);

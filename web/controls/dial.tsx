@@ -1,21 +1,21 @@
 import { Minus, Plus } from 'lucide-react';
-import { useId, useState, type KeyboardEvent } from 'react';
+import { memo, useId, useState, type KeyboardEvent } from 'react';
 import { Impossible } from '../../core/impossible';
-import { snapToDial, type DialTravel } from '../../core/kit/dial-steps';
+import { snapToDial, type Dial as DialName, type DialTravel } from '../../core/kit/dial-steps';
 import { parseLength } from '../../core/measure/parse-length';
 import { useLengths } from '../app/lengths';
 
 interface DialProps {
   readonly name: string;
   /** Marks the row for the keys `[` and `]`. */
-  readonly dial: string;
+  readonly dial: DialName;
   readonly valueMm: number;
   readonly travel: DialTravel;
   readonly because: string;
   readonly changed: boolean;
   /** Shows the sign, as needle positions have one. */
   readonly signed?: boolean;
-  onMove(mm: number): void;
+  readonly onMove: (dial: DialName, mm: number) => void;
 }
 
 const button =
@@ -25,7 +25,7 @@ const button =
  * A number on the slip that is a control: one machine step by button, arrow key or bracket, or
  * any length typed, which goes to the nearest step and says so.
  */
-export function Dial(props: DialProps) {
+export const Dial = memo(function Dial(props: DialProps) {
   const { name, dial, valueMm, travel, because, changed, signed = false, onMove } = props;
   const lengths = useLengths();
   const id = useId();
@@ -39,7 +39,7 @@ export function Dial(props: DialProps) {
     const next = snapToDial(valueMm + steps * travel.stepMm, travel);
     setTyped(null);
     setNote(null);
-    if (next !== valueMm) onMove(next);
+    if (next !== valueMm) onMove(dial, next);
   };
   const commit = () => {
     if (typed === null || typed === shown) return setTyped(null);
@@ -49,7 +49,7 @@ export function Dial(props: DialProps) {
       const off = Math.abs(next - wish) > 1e-6;
       setNote(off ? `Nearest step: ${lengths.fine(next)}.` : null);
       setTyped(null);
-      if (next !== valueMm) onMove(next);
+      if (next !== valueMm) onMove(dial, next);
     } catch (error) {
       if (!(error instanceof Impossible)) throw error;
       setNote(error.message);
@@ -130,4 +130,4 @@ export function Dial(props: DialProps) {
       </p>
     </div>
   );
-}
+});

@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import type { DriftBelief } from '../../core/margin/belief';
 import type { Margin } from '../../core/margin/margin';
 import { useLengths } from '../app/lengths';
@@ -14,7 +15,8 @@ function reachOf(margin: Margin, belief: DriftBelief): number {
   const ends = [margin.fromMm, margin.toMm].filter(Number.isFinite).map(Math.abs);
   const hand = Math.abs(belief.shiftMm) + 2.5 * belief.sigmaMm;
   const reach = Math.max(leastReachMm, hand, ...ends.map((end) => Math.min(end, 8) + 0.35));
-  return Math.ceil(reach * 4) / 4;
+  // In halves, so that the axis stands still while a dial is nudged.
+  return Math.ceil(reach * 2) / 2;
 }
 
 interface MarginBarProps {
@@ -25,17 +27,29 @@ interface MarginBarProps {
   readonly reference: string;
 }
 
+/** The bar's places from top to bottom, and the room beside it, px. */
+const [hillTop, bar, barEnd, pad] = [4, 58, 84, 14];
+
 /** How far the edge may wander, what waits at either end, and the hand's own spread over it. */
 export function MarginBar({ margin, belief, fromScraps, reference }: MarginBarProps) {
   const lengths = useLengths();
   const [ref, { width }] = useBox<HTMLDivElement>();
   const reach = reachOf(margin, belief);
-  const pad = 14;
   const x = (mm: number) => pad + ((mm + reach) / (2 * reach)) * (width - 2 * pad);
+  const hand = useMemo(
+    () =>
+      hill(
+        belief,
+        reach,
+        (mm) => pad + ((mm + reach) / (2 * reach)) * (width - 2 * pad),
+        bar,
+        hillTop,
+      ),
+    [belief, reach, width],
+  );
   const clamp = (mm: number) => Math.min(reach, Math.max(-reach, mm));
   const [from, to] = [clamp(margin.fromMm), clamp(margin.toMm)];
   const open = margin.toMm > margin.fromMm;
-  const [hillTop, bar, barEnd] = [4, 58, 84];
   const step = tickStepMm(lengths.unit, width / (2 * reach), 70);
   const ticks = ticksWithin(-reach, reach, step);
   const left = faults[margin.leftFault ?? '']?.short ?? '';
@@ -77,13 +91,7 @@ export function MarginBar({ margin, belief, fromScraps, reference }: MarginBarPr
               fill="#8ba26f"
             />
           )}
-          <path
-            d={hill(belief, reach, x, bar, hillTop)}
-            fill="#235387"
-            fillOpacity={0.2}
-            stroke="#235387"
-            strokeWidth={1.5}
-          />
+          <path d={hand} fill="#235387" fillOpacity={0.2} stroke="#235387" strokeWidth={1.5} />
           {open &&
             [
               [margin.fromMm, from],

@@ -52,7 +52,12 @@ function Scene({ view, lens, ...props }: UnderFootProps & { view: View; lens: bo
   // The needle, y = 0, is making a bite; what was sewn lies behind it, what comes before it.
   const firstBiteMm = path.find(({ role }) => role === 'bite')?.yMm ?? 0;
   const shiftMm = firstBiteMm + Math.floor(repeats / 2) * repeatMm;
-  const holes = path.map((hole) => ({ ...hole, yMm: hole.yMm - shiftMm }));
+  const reachMm = view.height / 2 / view.pxPerMm + repeatMm;
+  const holes = path
+    .map((hole) => ({ ...hole, yMm: hole.yMm - shiftMm }))
+    .filter(({ yMm }) => Math.abs(yMm - view.midYMm) < reachMm);
+  const inSight = ({ yMm }: { yMm: number }) =>
+    Math.abs(yMm - view.midYMm) < view.height / 2 / view.pxPerMm + 1;
   const sewn = holes.filter(({ yMm }) => yMm >= -1e-9);
   const toCome = holes.filter(({ yMm }) => yMm < 1e-9);
   const [top, bottom] = [view.y, view.y + view.height];
@@ -191,38 +196,38 @@ function Scene({ view, lens, ...props }: UnderFootProps & { view: View; lens: bo
           strokeDasharray={part === sewn ? undefined : '4 4'}
         />
       ))}
-      {holes.map(({ xMm, yMm, role }, i) => (
-        <g key={i}>
-          <circle
-            cx={px(view, xMm)}
-            cy={py(view, yMm)}
-            r={Math.max(2.5, radius)}
-            fill={role === 'bite' ? '#3f5c2a' : '#26272b'}
-            fillOpacity={lens ? 0.3 : 0.6}
-            stroke={role === 'bite' ? '#3f5c2a' : '#26272b'}
-          />
-          {meetsMetal(xMm) && (
-            <circle
-              cx={px(view, xMm)}
-              cy={py(view, yMm)}
-              r={Math.max(2.5, radius) + 5}
+      {(['run', 'bite'] as const).map((role) => {
+        const seen = holes.filter(
+          (hole) => inSight(hole) && (hole.role === 'bite') === (role === 'bite'),
+        );
+        const colour = role === 'bite' ? '#3f5c2a' : '#26272b';
+        const rings = (r: number) =>
+          seen.map(({ xMm, yMm }) => circle(px(view, xMm), py(view, yMm), r)).join('');
+        return (
+          <g key={role} fill={colour}>
+            <path d={rings(Math.max(2.5, radius))} fillOpacity={lens ? 0.3 : 0.6} stroke={colour} />
+            {lens && <path d={rings(3.5)} />}
+            <path
+              d={seen
+                .filter(({ xMm }) => meetsMetal(xMm))
+                .map(({ xMm, yMm }) =>
+                  circle(px(view, xMm), py(view, yMm), Math.max(2.5, radius) + 5),
+                )
+                .join('')}
               fill="none"
               stroke="#963226"
               strokeWidth={4}
             />
-          )}
-          {lens && (
-            <circle
-              cx={px(view, xMm)}
-              cy={py(view, yMm)}
-              r={3.5}
-              fill={role === 'bite' ? '#3f5c2a' : '#26272b'}
-            />
-          )}
-        </g>
-      ))}
+          </g>
+        );
+      })}
     </g>
   );
+}
+
+/** A circle as part of a path: many of them in one element are drawn and changed at once. */
+function circle(x: number, y: number, r: number): string {
+  return `M${(x - r).toFixed(1)},${y.toFixed(1)} a${r},${r} 0 1 0 ${2 * r},0 a${r},${r} 0 1 0 ${-2 * r},0 Z`;
 }
 
 function roundedRect(x: number, y: number, width: number, height: number, r: number): string {
@@ -258,7 +263,10 @@ export function UnderFoot(props: UnderFootProps) {
     midYMm: 0,
   };
   const focus = [settings.guideMm, swingLeft, swingRight];
-  const lensSpan = Math.max(...focus) - Math.min(...focus) + 1.9;
+  // Whole millimetres, so that the lens stands still while a dial is nudged.
+  const lensFrom = Math.floor(Math.min(...focus) - 0.7);
+  const lensTo = Math.ceil(Math.max(...focus) + 0.7);
+  const lensSpan = lensTo - lensFrom;
   const lensX = bedWidth + 14;
   const lens: View = {
     x: lensX,
@@ -266,7 +274,7 @@ export function UnderFoot(props: UnderFootProps) {
     width: Math.max(0, width - lensX),
     height: height - rulerHeight,
     pxPerMm: Math.max(1, (width - lensX) / lensSpan),
-    midXMm: (Math.max(...focus) + Math.min(...focus)) / 2,
+    midXMm: (lensFrom + lensTo) / 2,
     // The bite sits in the lower part, so that the run comes into sight above it.
     midYMm: ((height - rulerHeight) * 0.1) / Math.max(1, (width - lensX) / lensSpan),
   };

@@ -1,9 +1,9 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { finishById } from '../../../core/finish/catalogue';
 import type { Finish, SewingPlan } from '../../../core/finish/finish';
 import { Impossible, type Issue } from '../../../core/impossible';
-import type { DialSettings } from '../../../core/kit/dial-steps';
+import { dialField, type Dial, type DialSettings } from '../../../core/kit/dial-steps';
 import { learnedBelief } from '../../../core/margin/learn';
 import type { SetUp } from '../../../core/margin/set-up';
 import { judge, type Judgement } from '../../../core/plan/judge';
@@ -44,8 +44,8 @@ export interface Bench {
   readonly dials: DialSettings | null;
   readonly judgement: Judgement | null;
   readonly lesson: Lesson | null;
-  /** Puts the dials somewhere; kept unless the needle would meet metal there. */
-  setDials(next: DialSettings): void;
+  /** Turns a dial; kept unless the needle would meet metal there. */
+  readonly turn: (dial: Dial, mm: number) => void;
 }
 
 function sewingPlanOf(
@@ -161,18 +161,23 @@ export function useEdgeBench(edgeId: string): BenchState {
   const dials = turned ?? stored ?? solved;
   const judgement = useMemo(() => (set && dials ? judge(set, dials) : null), [set, dials]);
 
-  const planId = record?.id;
-  const setDials = useCallback(
-    (next: DialSettings) => {
-      if (!planId || !set) return;
-      if (judge(set, next).blocked) setBlockedTurn({ settings: next, from: standing });
-      else {
-        setBlockedTurn(null);
-        change('plans', planId, { settings: next });
-      }
-    },
-    [planId, set, standing],
+  const latest = useRef<{ planId: string; set: SetUp; dials: DialSettings; standing: string }>(
+    null,
   );
+  useLayoutEffect(() => {
+    latest.current = record && set && dials ? { planId: record.id, set, dials, standing } : null;
+  });
+  // Always the same function, so that a dial that did not move need not be drawn again.
+  const turn = useCallback((dial: Dial, mm: number) => {
+    if (!latest.current) return;
+    const { planId, set: now, dials: from, standing: onTopOf } = latest.current;
+    const next = { ...from, [dialField[dial]]: mm };
+    if (judge(now, next).blocked) setBlockedTurn({ settings: next, from: onTopOf });
+    else {
+      setBlockedTurn(null);
+      change('plans', planId, { settings: next });
+    }
+  }, []);
 
   const error =
     edge.error ?? plans.error ?? cloths.error ?? machines.error ?? feet.error ?? attempts.error;
@@ -199,7 +204,7 @@ export function useEdgeBench(edgeId: string): BenchState {
       dials,
       judgement,
       lesson,
-      setDials,
+      turn,
     },
   };
 }

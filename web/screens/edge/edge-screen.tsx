@@ -1,12 +1,13 @@
-import { useEffect } from 'react';
+import { Suspense, useEffect } from 'react';
 import { createPortal } from 'react-dom';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
+import { useLengths } from '../../app/lengths';
 import { useRecord } from '../../app/records';
 import { LoadState } from '../../app/trouble';
 import { useEdgeBench, type Bench } from './bench';
 import { MarginPanel } from './margin-panel';
 import { stations } from './stations';
-import { StationStrip } from './station-strip';
+import { StationStrip, stripOf } from './station-strip';
 
 /** Digits go to stations, brackets move the dial in focus, t logs a scrap. */
 function useEdgeKeys(edgeId: string) {
@@ -41,6 +42,7 @@ function Stations({ bench, stationId }: { bench: Bench; stationId: string }) {
   const project = useRecord('projects', bench.edge.projectId);
   const station = stations.find(({ id }) => id === stationId);
   useEdgeKeys(bench.edge.id);
+  const lengths = useLengths();
   const crumbs = document.getElementById('crumbs');
   if (!station) return <Navigate to={`/edges/${bench.edge.id}/cloth`} replace />;
   const { Table, Slip } = station;
@@ -62,7 +64,13 @@ function Stations({ bench, stationId }: { bench: Bench; stationId: string }) {
           </nav>,
           crumbs,
         )}
-      <StationStrip bench={bench} current={station.id} />
+      <StationStrip
+        edgeId={bench.edge.id}
+        current={station.id}
+        stations={stripOf(
+          stations.map(({ id, name, answer }) => ({ id, name, answer: answer(bench, lengths) })),
+        )}
+      />
       <main
         key={station.id}
         className="grid min-h-0 grow gap-4 p-4 lg:grid-cols-[minmax(0,1fr)_21.5rem] lg:px-5"
@@ -70,9 +78,11 @@ function Stations({ bench, stationId }: { bench: Bench; stationId: string }) {
         <div className="no-print flex min-h-0 flex-col gap-3">
           <section
             aria-label={`${station.name}: the table`}
-            className="sheet min-h-80 grow overflow-auto lg:min-h-0"
+            className="sheet min-h-80 grow overflow-auto contain-content lg:min-h-0"
           >
-            <Table bench={bench} />
+            <Suspense>
+              <Table bench={bench} />
+            </Suspense>
           </section>
           <MarginPanel bench={bench} />
         </div>
@@ -80,7 +90,9 @@ function Stations({ bench, stationId }: { bench: Bench; stationId: string }) {
           aria-label={`${station.name}: the slip`}
           className="slip min-h-0 overflow-y-auto px-5 py-4"
         >
-          <Slip bench={bench} />
+          <Suspense>
+            <Slip bench={bench} />
+          </Suspense>
         </aside>
       </main>
     </>

@@ -1,18 +1,23 @@
 import { Printer, RotateCcw } from 'lucide-react';
 import { Tabs } from 'radix-ui';
+import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
-import { dialField, dialTravel, type Dial as DialName } from '../../../core/kit/dial-steps';
+import {
+  dialField,
+  dialTravel,
+  type Dial as DialName,
+  type DialTravel,
+} from '../../../core/kit/dial-steps';
 import { needleAdvice } from '../../../core/plan/starting-setting';
 import { repeatOf } from '../../../core/stitch/repeat';
 import { useLengths } from '../../app/lengths';
-import { change, useList } from '../../app/records';
+import { change } from '../../app/records';
+import { KitChoice, NeedleAndStitch } from './kit-choice';
 import { Button } from '../../controls/button';
 import { Dial } from '../../controls/dial';
-import { NumberField } from '../../controls/number-field';
-import { SelectField } from '../../controls/select-field';
 import { SectionPicture } from '../../pictures/section-picture';
 import { UnderFoot } from '../../pictures/under-foot';
-import { dialNames, factInWords, patternNames } from '../../words/facts';
+import { dialNames, factInWords } from '../../words/facts';
 import { finishName } from '../../words/finishes';
 import { counted } from '../../words/number';
 import type { Bench } from './bench';
@@ -81,12 +86,14 @@ export function SettingSlip({ bench }: { bench: Bench }) {
     bench;
   const lengths = useLengths();
   const navigate = useNavigate();
-  const machines = useList('machines').data ?? [];
-  const feet = useList('feet').data ?? [];
   const settings = bench.dials;
-  // Another machine or foot has other steps and other metal: the dials are solved anew.
-  const plannedFor = (patch: Partial<typeof record>) =>
-    change('plans', record.id, { ...patch, settings: null });
+  const travels = useMemo(
+    () =>
+      Object.fromEntries(
+        dials.map((dial) => [dial, dialTravel(dial, plan.machine, plan.foot.guide)]),
+      ) as Record<DialName, DialTravel>,
+    [plan.machine, plan.foot.guide],
+  );
   // Where the edge really rides, by what scraps have taught; 0 until then.
   const shiftMm = set?.beliefs.guide?.shiftMm ?? 0;
   const reasons =
@@ -107,22 +114,7 @@ export function SettingSlip({ bench }: { bench: Bench }) {
       <h2 className="text-xl break-words">
         {finishName(finish.id)}, {edge.on || edge.name}
       </h2>
-      <div className="no-print grid gap-1 pt-1">
-        <SelectField
-          beside
-          label="Machine"
-          value={machine.id}
-          options={machines.map(({ id, name }) => ({ value: id, label: name }))}
-          onChange={(machineId) => plannedFor({ machineId })}
-        />
-        <SelectField
-          beside
-          label="Foot"
-          value={foot.id}
-          options={feet.map(({ id, name }) => ({ value: id, label: name }))}
-          onChange={(footId) => plannedFor({ footId })}
-        />
-      </div>
+      <KitChoice planId={record.id} machineId={machine.id} footId={foot.id} />
       <p className="hidden text-sm print:block">
         {machine.name}, {foot.name}; {bench.cloth.name}
       </p>
@@ -139,7 +131,7 @@ export function SettingSlip({ bench }: { bench: Bench }) {
               name={dialNames[dial]}
               dial={dial}
               valueMm={settings[dialField[dial]]}
-              travel={dialTravel(dial, plan.machine, plan.foot.guide)}
+              travel={travels[dial]}
               changed={moved.includes(dial)}
               signed={dial === 'needlePosition' || dial === 'guide'}
               because={[
@@ -151,29 +143,16 @@ export function SettingSlip({ bench }: { bench: Bench }) {
                   ? [`Solved: ${lengths.fine(solved[dialField[dial]])}.`]
                   : []),
               ].join(' ')}
-              onMove={(mm) => bench.setDials({ ...settings, [dialField[dial]]: mm })}
+              onMove={bench.turn}
             />
           ))}
       </div>
-      <div className="grid grid-cols-2 gap-3 pt-2">
-        <NumberField
-          label="Needle size"
-          unit=""
-          value={record.needleSize}
-          refuse={(size) => (size >= 40 && size <= 140 ? null : 'Sizes run from 40 to 140.')}
-          onCommit={(size) => size !== null && change('plans', record.id, { needleSize: size })}
-        />
-        <SelectField
-          label="Stitch"
-          value={record.stitch.pattern}
-          options={finish.needs.patterns.map((value) => ({ value, label: patternNames[value] }))}
-          onChange={(pattern) =>
-            plannedFor({
-              stitch: { ...record.stitch, pattern: pattern as typeof record.stitch.pattern },
-            })
-          }
-        />
-      </div>
+      <NeedleAndStitch
+        planId={record.id}
+        needleSize={record.needleSize}
+        stitch={plan.stitch}
+        patterns={finish.needs.patterns}
+      />
       <p className="pt-1 text-sm text-soft">
         {needle.because.map((fact) => factInWords(fact, lengths))}{' '}
         {pooled.length > 0

@@ -1,11 +1,24 @@
+import { memo } from 'react';
 import { NavLink } from 'react-router';
-import { useLengths } from '../../app/lengths';
-import type { Bench } from './bench';
-import { stations } from './stations';
+
+interface StationStripProps {
+  readonly edgeId: string;
+  readonly current: string;
+  /** Id, name and answer of each station, as text, so that a nudge that changes none is free. */
+  readonly stations: string;
+}
+
+/** Puts stations into the form the strip takes. */
+export function stripOf(
+  stations: readonly { readonly id: string; readonly name: string; readonly answer: string }[],
+): string {
+  return JSON.stringify(stations);
+}
 
 /** The stations along a tape, each with its answer; the current one hangs lower. */
-export function StationStrip({ bench, current }: { bench: Bench; current: string }) {
-  const lengths = useLengths();
+export const StationStrip = memo(function StationStrip(props: StationStripProps) {
+  const { edgeId, current } = props;
+  const stations = JSON.parse(props.stations) as { id: string; name: string; answer: string }[];
   return (
     <nav
       aria-label="Stations"
@@ -15,7 +28,7 @@ export function StationStrip({ bench, current }: { bench: Bench; current: string
         {stations.map((station, i) => (
           <li key={station.id} className="min-w-36 flex-1 border-r border-line first:grow-[1.35]">
             <NavLink
-              to={`/edges/${bench.edge.id}/${station.id}`}
+              to={`/edges/${edgeId}/${station.id}`}
               className={`block h-full px-3.5 py-2 hover:bg-slip ${station.id === current ? 'border-b-4 border-pencil bg-cloth pb-1' : ''}`}
             >
               <span className="flex gap-2 text-sm">
@@ -25,7 +38,7 @@ export function StationStrip({ bench, current }: { bench: Bench; current: string
                 </span>
               </span>
               <span className="line-clamp-2 text-[0.95rem] leading-tight font-bold">
-                {station.answer(bench, lengths)}
+                {station.answer}
               </span>
             </NavLink>
           </li>
@@ -33,4 +46,4 @@ export function StationStrip({ bench, current }: { bench: Bench; current: string
       </ol>
     </nav>
   );
-}
+});

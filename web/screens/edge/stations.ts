@@ -1,4 +1,4 @@
-import type { ComponentType } from 'react';
+import { lazy, type ComponentType } from 'react';
 import type { Lengths } from '../../app/lengths';
 import { finishName } from '../../words/finishes';
 import { counted } from '../../words/number';
@@ -8,7 +8,10 @@ import { EdgeSlip, EdgeTable } from './edge-station';
 import { FinishSlip, FinishTable } from './finish-station';
 import { FoldsSlip, FoldsTable } from './folds-station';
 import { SettingSlip, SettingTable } from './setting-station';
-import { TestSlip, TestTable } from './test-station';
+
+// Loaded when somebody tests: the dates' package comes with it.
+const TestTable = lazy(async () => ({ default: (await import('./test-station')).TestTable }));
+const TestSlip = lazy(async () => ({ default: (await import('./test-station')).TestSlip }));
 
 type Part = ComponentType<{ bench: Bench }>;
 
