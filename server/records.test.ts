@@ -104,6 +104,12 @@ describe('records', () => {
       { ...scrap(), counts: [{ check: 'wrap', n: 3, short: 2, over: 0 }] },
       'counts.0.check',
     ],
+    [
+      'patch',
+      'attempts/scrap-cape-1',
+      { counts: [{ check: 'wrap', n: 3, short: 2, over: 0 }] },
+      'counts.0.check',
+    ],
   ] as const)('%s %s is refused at its field: %#', async (method, path, body, field) => {
     const before = await get('plans/plan-cape');
     const versioned = method === 'patch' ? { version: (await get(path)).version, ...body } : body;

@@ -2,7 +2,7 @@ import type { AttemptDraft } from '../../contract/records';
 import { Impossible } from '../../core/impossible';
 import { Refusal } from '../http/refusal';
 import type { Row } from './journal';
-import { assemble, planDraftOf, pointedAt, refuseBlocked } from './sewing-plan';
+import { assemble, planDraftOf, pointedAt, refuseBlocked, type AssembledPlan } from './sewing-plan';
 import type { Change } from './store';
 
 /**
@@ -28,12 +28,7 @@ export async function recordAttempt(
   const planRow = await pointedAt(change, 'plans', draft.planId, 'planId');
   const assembled = await assemble(change, planDraftOf(planRow));
   refuseBlocked(assembled, draft.settings);
-  const checks = assembled.finish.checks(assembled.plan).map(({ name }) => name);
-  draft.counts.forEach(({ check }, i) => {
-    if (checks.includes(check)) return;
-    const message = `“${check}” is not a check of ${assembled.finish.id}; it has ${checks.join(', ')}.`;
-    throw new Impossible([{ path: `counts.${i}.check`, message }]);
-  });
+  refuseUnknownChecks(assembled, draft.counts);
   const earlier = await change.list('attempts', { planId: draft.planId });
   const number = Math.max(0, ...earlier.map((row) => Number(row['number']))) + 1;
   const { id, ...rest } = draft;
@@ -49,4 +44,17 @@ export async function recordAttempt(
     await change.update('plans', planRow.id, planRow.version, { settings: draft.settings });
   }
   return { row, existed: false };
+}
+
+/** @throws Impossible at the count whose check the finish does not have */
+export function refuseUnknownChecks(
+  { finish, plan }: AssembledPlan,
+  counts: AttemptDraft['counts'],
+): void {
+  const checks = finish.checks(plan).map(({ name }) => name);
+  counts.forEach(({ check }, i) => {
+    if (checks.includes(check)) return;
+    const message = `“${check}” is not a check of ${finish.id}; it has ${checks.join(', ')}.`;
+    throw new Impossible([{ path: `counts.${i}.check`, message }]);
+  });
 }

@@ -9,10 +9,11 @@ import {
   planDraft,
   preferencesDraft,
   projectDraft,
+  type AttemptDraft,
 } from '../../contract/records';
 import type { RecordTable } from '../database/models';
 import { Refusal } from '../http/refusal';
-import { recordAttempt } from './attempts';
+import { recordAttempt, refuseUnknownChecks } from './attempts';
 import { createEdge } from './edges';
 import type { Row } from './journal';
 import { assemble, knownFinish, planDraftOf, pointedAt, refuseBlocked } from './sewing-plan';
@@ -148,9 +149,12 @@ export const resources: Readonly<Record<string, Resource>> = {
     filters: ['planId'],
     creatable: true,
     check: async (change, draft, patched) => {
-      if (!patched.includes('settings')) return;
+      if (patched.length === 0) return;
       const row = await pointedAt(change, 'plans', String(draft['planId']), 'planId');
-      refuseBlocked(await assemble(change, planDraftOf(row)), draft['settings'] as never);
+      const assembled = await assemble(change, planDraftOf(row));
+      const { settings, counts } = draft as AttemptDraft;
+      if (patched.includes('settings')) refuseBlocked(assembled, settings);
+      if (patched.includes('counts')) refuseUnknownChecks(assembled, counts);
     },
     create: recordAttempt,
   },

@@ -19,7 +19,7 @@ import { SectionPicture } from '../../pictures/section-picture';
 import { UnderFoot } from '../../pictures/under-foot';
 import { dialNames, factInWords } from '../../words/facts';
 import { finishName } from '../../words/finishes';
-import { counted } from '../../words/number';
+import { counted, ofHundred } from '../../words/number';
 import type { Bench } from './bench';
 
 /** The view under the foot; behind a tab, the section with the needle in place. */
@@ -87,6 +87,7 @@ export function SettingSlip({ bench }: { bench: Bench }) {
   const lengths = useLengths();
   const navigate = useNavigate();
   const settings = bench.dials;
+  const margin = judgement?.margins[0];
   const travels = useMemo(
     () =>
       Object.fromEntries(
@@ -117,6 +118,12 @@ export function SettingSlip({ bench }: { bench: Bench }) {
       <KitChoice planId={record.id} machineId={machine.id} footId={foot.id} />
       <p className="hidden text-sm print:block">
         {machine.name}, {foot.name}; {bench.cloth.name}
+        {margin && judgement && (
+          <b className="block">
+            Margin {lengths.fine(-margin.fromMm)} left, {lengths.fine(margin.toMm)} right;{' '}
+            {ofHundred(judgement.chance)} of 100
+          </b>
+        )}
       </p>
       {judgement?.blocked && judgement.warnings[0] && (
         <p role="alert" className="mt-2 border-2 border-madder p-2 font-bold text-madder">
