@@ -7,12 +7,15 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
-import { LengthsProvider } from './app/lengths';
+import { LengthsProvider } from './app/lengths-context';
 import { queryClient } from './app/query-client';
 import { router } from './app/router';
+import { carryUnsentOver } from './app/unsent';
 
 // Dialogs lock the page's scroll with a style element; the server allows the one with this mark.
 setNonce(document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content ?? '');
+
+carryUnsentOver();
 
 const root = document.getElementById('root');
 if (root) {

@@ -2,6 +2,7 @@ import { QueryClient } from '@tanstack/react-query';
 import { RecordWriter } from './record-writer';
 
 interface Call {
+  method: string;
   body: Record<string, unknown>;
   answer(status: number, body: object): void;
   fail(): void;
@@ -13,7 +14,8 @@ function setUp() {
   globalThis.fetch = ((_url: string, init: RequestInit) =>
     new Promise((resolve, reject) => {
       calls.push({
-        body: JSON.parse(init.body as string) as Record<string, unknown>,
+        method: init.method ?? 'GET',
+        body: JSON.parse((init.body as string | undefined) ?? '{}') as Record<string, unknown>,
         answer: (status, body) => resolve(new Response(JSON.stringify(body), { status })),
         fail: () => reject(new TypeError('no route')),
       });
@@ -96,4 +98,22 @@ test('what is changed while records are being made waits for the versions that l
   await made;
   await turn();
   expect(calls).toHaveLength(1);
+});
+
+test('what a page could not send is taken over by the next, on top of what is stored by then', async () => {
+  const before = setUp();
+  before.writer.change('plans', 'a', { width: 2 });
+  await before.turn();
+  before.writer.change('plans', 'a', { width: 3 });
+  const unsent = before.writer.unsent();
+  expect(unsent).toEqual([{ key: 'plans/a', patch: { width: 3 } }]);
+
+  const { calls, writer, turn } = setUp();
+  const taken = writer.takeOver(unsent);
+  await turn();
+  expect(calls[0]?.method).toBe('GET');
+  calls[0]?.answer(200, { id: 'a', version: 9, width: 2 });
+  await taken;
+  await turn();
+  expect(calls[1]?.body).toEqual({ version: 9, width: 3 });
 });

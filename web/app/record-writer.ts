@@ -7,6 +7,12 @@ interface Stored {
 }
 type Patch = Record<string, unknown>;
 
+/** A change that is still to be sent: which record, and which of its fields. */
+export interface Unsent {
+  readonly key: string;
+  readonly patch: Patch;
+}
+
 /** What a writer tells while it works. */
 export interface WriterEvents {
   /** The server could, or could not, be reached. */
@@ -72,6 +78,23 @@ export class RecordWriter {
     this.show(resource, id, (record) => ({ ...record, ...patch }));
     this.waiting.set(key, { ...this.waiting.get(key), ...patch });
     if (!this.busy.has(key)) void this.work(resource, id, key);
+  }
+
+  /** What has not been sent yet, to be taken over by the page that comes after this one. */
+  unsent(): Unsent[] {
+    return [...this.waiting].map(([key, patch]) => ({ key, patch }));
+  }
+
+  /**
+   * Takes over what an earlier page had not sent. Its own last write may have landed meanwhile, so
+   * each record is read again first.
+   */
+  async takeOver(unsent: readonly Unsent[]): Promise<void> {
+    for (const { key, patch } of unsent) {
+      const [resource = '', id = ''] = key.split('/');
+      this.cache.setQueryData([resource, id], await send<Stored>('GET', key));
+      this.change(resource, id, patch);
+    }
   }
 
   private show(resource: string, id: string, update: (record: Stored) => Stored): void {

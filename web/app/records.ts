@@ -139,7 +139,3 @@ export function useRemove(resource: Resource) {
     onError: tellTrouble,
   });
 }
-
-window.addEventListener('beforeunload', (event) => {
-  if (writer.pending) event.preventDefault();
-});

@@ -1,5 +1,5 @@
 import type { EdgeRecord } from '../../contract/records';
-import { useLengths } from '../app/lengths';
+import { useLengths } from '../app/lengths-context';
 import { tickStepMm } from './axis';
 import { useBox } from './use-box';
 
@@ -9,6 +9,45 @@ interface EdgePlanProps {
   readonly allowanceMm: number;
 }
 type Placed = EdgePlanProps & { width: number; top: number; height: number };
+
+interface BandsProps {
+  readonly x0: number;
+  readonly x1: number;
+  readonly top: number;
+  readonly lands: number;
+  readonly hemline: number;
+  readonly raw: number;
+}
+
+/** Garment, hem and allowance along a straight edge, with the three lines between them, px. */
+function Bands({ x0, x1, top, lands, hemline, raw }: BandsProps) {
+  const bands = [
+    [top, lands, '#cdbfa5'],
+    [lands, hemline, '#b6a98f'],
+    [hemline, raw, '#e4d9c4'],
+  ] as const;
+  const lines = [
+    [lands, '#963226', 1.5, '7 4'],
+    [hemline, '#235387', 2.5, undefined],
+    [raw, '#26272b', 1.5, '3 3'],
+  ] as const;
+  return (
+    <>
+      {bands.map(([from, to, fill]) => (
+        <rect key={fill} x={x0} y={from} width={x1 - x0} height={to - from} fill={fill} />
+      ))}
+      {lines.map(([y, stroke, strokeWidth, dashes]) => (
+        <path
+          key={stroke}
+          d={`M${x0},${y} H${x1}`}
+          stroke={stroke}
+          strokeWidth={strokeWidth}
+          strokeDasharray={dashes}
+        />
+      ))}
+    </>
+  );
+}
 
 /** The whole edge from above, to scale: its length, the hem's depth, the allowance beyond it. */
 function WholeEdge({ edge, depthMm, allowanceMm, width, top, height }: Placed) {
@@ -40,28 +79,7 @@ function WholeEdge({ edge, depthMm, allowanceMm, width, top, height }: Placed) {
       >
         {lengths.cloth(edge.lengthMm)} {tube ? 'round; both ends are one seam' : 'from end to end'}
       </text>
-      <rect x={x0} y={clothTop} width={long} height={hemline - clothTop} fill="#cdbfa5" />
-      <rect x={x0} y={lands} width={long} height={hemline - lands} fill="#b6a98f" />
-      <rect x={x0} y={hemline} width={long} height={raw - hemline} fill="#e4d9c4" />
-      <line
-        x1={x0}
-        x2={x1}
-        y1={lands}
-        y2={lands}
-        stroke="#963226"
-        strokeWidth={1.5}
-        strokeDasharray="7 4"
-      />
-      <line x1={x0} x2={x1} y1={hemline} y2={hemline} stroke="#235387" strokeWidth={2.5} />
-      <line
-        x1={x0}
-        x2={x1}
-        y1={raw}
-        y2={raw}
-        stroke="#26272b"
-        strokeWidth={1.5}
-        strokeDasharray="3 3"
-      />
+      <Bands x0={x0} x1={x1} top={clothTop} lands={lands} hemline={hemline} raw={raw} />
       <g stroke="#26272b" strokeWidth={1.5} fill="none" strokeDasharray={tube ? '2 3' : undefined}>
         <path d={end(x0)} />
         <path d={end(x1)} />
@@ -157,9 +175,6 @@ function CloseUp({ depthMm, allowanceMm, width, top, height }: Placed) {
   const raw = top + height - 46;
   const hemline = raw - allowanceMm * s;
   const lands = hemline - depthMm * s;
-  const band = (from: number, to: number, fill: string) => (
-    <rect x={x0} y={from} width={x1 - x0} height={to - from} fill={fill} />
-  );
   return (
     <g>
       <text
@@ -172,27 +187,13 @@ function CloseUp({ depthMm, allowanceMm, width, top, height }: Placed) {
       >
         the same, nearer
       </text>
-      {band(lands - depthMm * s * 0.9, lands, '#cdbfa5')}
-      {band(lands, hemline, '#b6a98f')}
-      {band(hemline, raw, '#e4d9c4')}
-      <line
-        x1={x0}
-        x2={x1}
-        y1={lands}
-        y2={lands}
-        stroke="#963226"
-        strokeWidth={1.5}
-        strokeDasharray="7 4"
-      />
-      <line x1={x0} x2={x1} y1={hemline} y2={hemline} stroke="#235387" strokeWidth={2.5} />
-      <line
-        x1={x0}
-        x2={x1}
-        y1={raw}
-        y2={raw}
-        stroke="#26272b"
-        strokeWidth={1.5}
-        strokeDasharray="3 3"
+      <Bands
+        x0={x0}
+        x1={x1}
+        top={lands - depthMm * s * 0.9}
+        lands={lands}
+        hemline={hemline}
+        raw={raw}
       />
       <ScaleBar s={s} width={width} y={top + height - 24} />
     </g>

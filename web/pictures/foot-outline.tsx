@@ -1,5 +1,5 @@
 import type { FootDraft } from '../../contract/kit';
-import { useLengths } from '../app/lengths';
+import { useLengths } from '../app/lengths-context';
 
 /** A foot from above, drawn from its numbers, with the slot, the guide and their measures. */
 export function FootOutline({ specs, soleMm }: Pick<FootDraft, 'specs' | 'soleMm'>) {

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { DriftBelief } from '../../core/margin/belief';
 import type { Margin } from '../../core/margin/margin';
-import { useLengths } from '../app/lengths';
+import { useLengths } from '../app/lengths-context';
 import { faults } from '../words/facts';
 import { NumbersTable } from './numbers-table';
 import { tickStepMm, ticksWithin } from './axis';

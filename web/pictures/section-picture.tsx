@@ -1,6 +1,6 @@
 import { sectionOf, type Point } from '../../core/fold/section';
 import type { FoldPlan, FoldStage } from '../../core/finish/finish';
-import { useLengths } from '../app/lengths';
+import { useLengths } from '../app/lengths-context';
 import { markNames } from '../words/facts';
 import { tickStepMm } from './axis';
 import { NumbersTable } from './numbers-table';

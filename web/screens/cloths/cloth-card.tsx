@@ -1,5 +1,5 @@
 import type { ClothRecord } from '../../../contract/records';
-import { useLengths } from '../../app/lengths';
+import { useLengths } from '../../app/lengths-context';
 
 const grades = {
   fray: ['does not fray', 'frays a little', 'frays', 'frays badly'],

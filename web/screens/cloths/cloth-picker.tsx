@@ -2,7 +2,7 @@ import { Plus } from 'lucide-react';
 import { RadioGroup } from 'radix-ui';
 import { Suspense, lazy, useState } from 'react';
 import type { ClothRecord } from '../../../contract/records';
-import { useLengths } from '../../app/lengths';
+import { useLengths } from '../../app/lengths-context';
 
 // The forms' package is loaded when the first form is opened.
 const NewCloth = lazy(async () => ({ default: (await import('./new-cloth')).NewCloth }));

@@ -1,6 +1,6 @@
 import { Suspense, lazy } from 'react';
 import { useList, change } from '../../app/records';
-import { useLengths } from '../../app/lengths';
+import { useLengths } from '../../app/lengths-context';
 import { ClothCard } from '../cloths/cloth-card';
 import { ClothPicker } from '../cloths/cloth-picker';
 import type { Bench } from './bench';

@@ -1,7 +1,7 @@
 import { Suspense, useEffect } from 'react';
 import { createPortal } from 'react-dom';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
-import { useLengths } from '../../app/lengths';
+import { useLengths } from '../../app/lengths-context';
 import { useRecord } from '../../app/records';
 import { LoadState } from '../../app/trouble';
 import { useEdgeBench, type Bench } from './bench';

@@ -5,7 +5,7 @@ import {
   pressedAwayShare,
 } from '../../../core/fold/fullness';
 import { change } from '../../app/records';
-import { useLengths } from '../../app/lengths';
+import { useLengths } from '../../app/lengths-context';
 import { Choice } from '../../controls/choice';
 import { LengthField } from '../../controls/length-field';
 import { TextField } from '../../controls/text-field';

@@ -1,6 +1,6 @@
 import { useQueries } from '@tanstack/react-query';
 import { wishForVariant } from '../../../core/plan/fold-plan';
-import { useLengths } from '../../app/lengths';
+import { useLengths } from '../../app/lengths-context';
 import { Button } from '../../controls/button';
 import { SectionPicture } from '../../pictures/section-picture';
 import { factInWords } from '../../words/facts';

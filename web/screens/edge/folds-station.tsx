@@ -2,7 +2,7 @@ import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { Slider } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import type { FoldField } from '../../../core/finish/fold-request';
-import { useLengths } from '../../app/lengths';
+import { useLengths } from '../../app/lengths-context';
 import { Button } from '../../controls/button';
 import { LengthField } from '../../controls/length-field';
 import { SectionPicture } from '../../pictures/section-picture';

@@ -1,7 +1,7 @@
 import { countedAlongEdge } from '../../../core/plan/judge';
 import { factInWords } from '../../words/facts';
 import { about, ofHundred } from '../../words/number';
-import { useLengths } from '../../app/lengths';
+import { useLengths } from '../../app/lengths-context';
 import { MarginBar } from '../../pictures/margin-bar';
 import type { Bench } from './bench';
 

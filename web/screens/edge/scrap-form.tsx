@@ -3,7 +3,7 @@ import { dialField, dialTravel, type Dial } from '../../../core/kit/dial-steps';
 import { judge } from '../../../core/plan/judge';
 import type { AttemptDraft } from '../../../contract/records';
 import { ApiError } from '../../app/api';
-import { useLengths } from '../../app/lengths';
+import { useLengths } from '../../app/lengths-context';
 import { notify } from '../../app/notices';
 import { useCreate } from '../../app/records';
 import { Button } from '../../controls/button';

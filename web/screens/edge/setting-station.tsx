@@ -10,7 +10,7 @@ import {
 } from '../../../core/kit/dial-steps';
 import { needleAdvice } from '../../../core/plan/starting-setting';
 import { repeatOf } from '../../../core/stitch/repeat';
-import { useLengths } from '../../app/lengths';
+import { useLengths } from '../../app/lengths-context';
 import { change } from '../../app/records';
 import { KitChoice, NeedleAndStitch } from './kit-choice';
 import { Button } from '../../controls/button';

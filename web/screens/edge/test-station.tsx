@@ -1,7 +1,8 @@
 import { dialField } from '../../../core/kit/dial-steps';
 import { acceptedFaultShare } from '../../../core/margin/advise';
 import { countedAlongEdge } from '../../../core/plan/judge';
-import { useLengths, type Lengths } from '../../app/lengths';
+import type { Lengths } from '../../app/lengths';
+import { useLengths } from '../../app/lengths-context';
 import { change } from '../../app/records';
 import { Button } from '../../controls/button';
 import { dialNames } from '../../words/facts';

@@ -2,7 +2,7 @@ import { issuesOf } from '../../../contract/error';
 import { machine as machineSchema } from '../../../contract/kit';
 import type { MachineRecord } from '../../../contract/records';
 import { dialPositions, dialTravel } from '../../../core/kit/dial-steps';
-import { useLengths } from '../../app/lengths';
+import { useLengths } from '../../app/lengths-context';
 import { change } from '../../app/records';
 import { LengthField } from '../../controls/length-field';
 import { TextField } from '../../controls/text-field';

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { AttemptRecord, EdgeRecord, PlanRecord } from '../../../contract/records';
 import { finishById } from '../../../core/finish/catalogue';
-import { useLengths } from '../../app/lengths';
+import { useLengths } from '../../app/lengths-context';
 import { change, useList, useRecord, useRemove } from '../../app/records';
 import { LoadState } from '../../app/trouble';
 import { Button } from '../../controls/button';

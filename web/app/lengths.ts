@@ -1,4 +1,3 @@
-import { createContext, useContext, useMemo, type ReactNode } from 'react';
 import {
   formatDecimal,
   formatLength,
@@ -6,7 +5,6 @@ import {
 } from '../../core/measure/format-length';
 import type { LengthUnit } from '../../core/measure/unit';
 import type { PreferencesRecord } from '../../contract/records';
-import { useRecord } from './records';
 
 /** How lengths are written for this person. */
 export interface Lengths {
@@ -61,21 +59,4 @@ export function lengthsFor(preferences: Pick<PreferencesRecord, 'unit' | 'inchRo
     editable: (mm) => onCloth(mm, preferences).text,
     roundingErrorMm: (mm) => onCloth(mm, preferences).roundingErrorMm,
   };
-}
-
-const LengthsContext = createContext<Lengths>(lengthsFor({ unit: 'mm', inchRounding: '1/16' }));
-
-/** Gives every number below it the person's unit. */
-export function LengthsProvider({ children }: { children: ReactNode }) {
-  const { data: preferences } = useRecord('preferences', 'mine');
-  const lengths = useMemo(
-    () => lengthsFor(preferences ?? { unit: 'mm', inchRounding: '1/16' }),
-    [preferences],
-  );
-  return <LengthsContext value={lengths}>{children}</LengthsContext>;
-}
-
-/** How lengths are written for this person. */
-export function useLengths(): Lengths {
-  return useContext(LengthsContext);
 }

@@ -1,0 +1,98 @@
+import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { openDatabase } from './database/open';
+import { settingsFrom } from './settings';
+import { wardrobe } from './demo/wardrobe';
+import { startServer } from './testing.fixture';
+
+describe('how a run is set up', () => {
+  test('with nothing said, on the loopback address only', () => {
+    expect(settingsFrom({})).toMatchObject({ host: '127.0.0.1', port: 4870, logLevel: 'info' });
+    expect(settingsFrom({}).dataFolder).toMatch(/data$/);
+  });
+
+  test('by the environment', () => {
+    const settings = settingsFrom({ PORT: '8080', HOST: '::1', PIN_MARGIN_DATA: '/tmp/elsewhere' });
+    expect(settings).toMatchObject({ host: '::1', port: 8080, dataFolder: '/tmp/elsewhere' });
+  });
+
+  test.each(['abc', '-1', '70000', '80.5'])('a port of %s is refused by name', (PORT) => {
+    expect(() => settingsFrom({ PORT })).toThrow(`PORT is “${PORT}”`);
+  });
+});
+
+describe('the data folder', () => {
+  test('is made when it is not there, and opened twice it is migrated once', async () => {
+    const folder = join(mkdtempSync(join(tmpdir(), 'pin-margin-')), 'deep', 'er');
+    const first = await openDatabase(folder);
+    await first.sequelize.close();
+    const second = await openDatabase(folder);
+    const [ran] = await second.sequelize.query('SELECT name FROM SequelizeMeta');
+    expect(ran).toEqual([{ name: '0001-first-tables' }]);
+    await second.sequelize.close();
+    expect(readdirSync(folder)).toContain('pin-margin.sqlite');
+    rmSync(folder, { recursive: true, force: true });
+  });
+
+  test('the demo is not put back into a database that was emptied', async () => {
+    const server = await startServer();
+    for (const { id, version } of (await server.http.get('/api/projects')).body) {
+      await server.http.delete(`/api/projects/${id}?version=${version}`);
+    }
+    await server.stop(true);
+    const again = await startServer(server.dataFolder);
+    expect((await again.http.get('/api/projects')).body).toEqual([]);
+    expect((await again.http.get('/api/preferences/mine')).body).toMatchObject({ unit: 'mm' });
+    await again.stop();
+  });
+});
+
+describe('the demo wardrobe', () => {
+  test('points only at what it brings along, and every id is its own', () => {
+    const entries = wardrobe();
+    const ids = entries.map(({ id }) => id);
+    expect(new Set(ids).size).toBe(ids.length);
+    for (const { draft } of entries) {
+      for (const field of ['projectId', 'clothId', 'edgeId', 'machineId', 'footId', 'planId']) {
+        if (draft[field] !== undefined) expect(ids).toContain(draft[field]);
+      }
+    }
+  });
+
+  test('each scrap was sewn where the one before it advised', () => {
+    const scraps = wardrobe().filter(({ table }) => table === 'attempts');
+    expect(scraps.length).toBeGreaterThanOrEqual(4);
+    for (const { draft } of scraps) expect(draft['settings']).toHaveProperty('widthMm');
+  });
+});
+
+describe('what every answer carries', () => {
+  test('a policy that lets nothing in from elsewhere', async () => {
+    const server = await startServer();
+    const { headers } = await server.http.get('/api/health');
+    const policy = String(headers['content-security-policy']);
+    expect(policy).toContain("default-src 'none'");
+    expect(policy).toContain("script-src 'self'");
+    expect(policy).toMatch(/style-src 'self' 'nonce-[^']{20,}'/);
+    expect(policy).not.toContain("'unsafe-eval'");
+    expect(headers['x-powered-by']).toBeUndefined();
+    const again = await server.http.get('/api/health');
+    expect(again.headers['content-security-policy']).not.toBe(policy);
+    await server.stop();
+  });
+
+  test('lists are narrowed by what they know, and by nothing else', async () => {
+    const server = await startServer();
+    const plans = await server.http.get('/api/plans?edgeId=edge-veil');
+    expect(plans.body).toHaveLength(1);
+    for (const query of ['plans?colour=red', 'plans?edgeId=a&edgeId=b', 'cloths?edgeId=1']) {
+      expect((await server.http.get(`/api/${query}`)).status).toBe(400);
+    }
+    expect((await server.http.post('/api/preferences').send({})).status).toBe(405);
+    expect((await server.http.delete('/api/preferences/mine?version=1')).status).toBe(405);
+    expect((await server.http.delete('/api/edges/edge-veil')).status).toBe(400);
+    expect((await server.http.patch('/api/edges/edge-veil').send({ version: 1 })).status).toBe(400);
+    await server.stop();
+  });
+});
