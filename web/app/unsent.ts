@@ -20,6 +20,7 @@ export function carryUnsentOver(): void {
   writer.takeOver(unsent).catch(tellTrouble);
   window.addEventListener('pagehide', () => {
     const waiting = writer.unsent();
-    if (waiting.length > 0) localStorage.setItem(place, JSON.stringify([...leftBehind(), ...waiting]));
+    if (waiting.length > 0)
+      localStorage.setItem(place, JSON.stringify([...leftBehind(), ...waiting]));
   });
 }

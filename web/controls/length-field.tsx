@@ -67,7 +67,11 @@ export function LengthField(props: LengthFieldProps) {
     }
   };
   const onKeyDown = (event: KeyboardEvent) => {
-    if (event.key === 'Enter') commit();
+    if (event.key === 'Enter') {
+      // Takes what was typed, and does not send the form it may stand in.
+      event.preventDefault();
+      commit();
+    }
     if (event.key === 'Escape') {
       setTyped(null);
       setTrouble(null);

@@ -1,0 +1,211 @@
+import { expect, test } from './app.fixture';
+
+interface Foot {
+  specs: { slotMm: [number, number]; guide: { atMm?: number; rangeMm?: [number, number] } };
+}
+
+test('a foot is described by measuring it, in any unit, and its drawing follows', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.address}/kit`);
+  await page.getByRole('button', { name: 'Open zigzag foot' }).click();
+  const drawing = page.getByRole('img', { name: 'The foot from above, to scale' });
+  await expect(drawing.getByText('−4.5')).toBeVisible();
+  const left = page.getByLabel('Slot, left end');
+  await left.fill('-1/8 in');
+  await left.press('Enter');
+  await expect(drawing.getByText('−3.17')).toBeVisible();
+  await left.fill('6');
+  await left.press('Enter');
+  await expect(page.getByText('The first number must be less than the second.')).toBeVisible();
+  await left.press('Escape');
+
+  await page.getByRole('radio', { name: 'Adjusts' }).click();
+  await expect(page.getByRole('textbox', { name: 'From' })).toHaveValue('−3');
+  await expect
+    .poll(async () => (await app.api<Foot>('feet/foot-zigzag')).specs)
+    .toMatchObject({ slotMm: [expect.closeTo(-3.175, 6), 4.5], guide: { rangeMm: [-3, -1] } });
+});
+
+test('a new machine starts with plain numbers and can be taken out again', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.address}/kit`);
+  await page.getByRole('button', { name: 'Another machine' }).click();
+  await expect(page.getByLabel('Machine', { exact: true })).toHaveValue('New machine');
+  const name = page.getByLabel('Machine', { exact: true });
+  await name.fill('Travel machine');
+  await name.press('Enter');
+  const machines = page.getByRole('region', { name: 'Machines' });
+  await expect(machines.getByRole('button', { name: 'Travel machine' })).toBeVisible();
+  await page.getByRole('button', { name: 'Remove “Travel machine”' }).click();
+  await page.getByRole('button', { name: 'Remove', exact: true }).click();
+  await expect(machines.getByRole('button', { name: 'Travel machine' })).toHaveCount(0);
+});
+
+test('a machine that edges are planned for stays, and says why', async ({ page, app }) => {
+  await page.goto(`${app.address}/kit`);
+  await page.getByRole('button', { name: 'Fine-step machine, 9 mm wide' }).click();
+  await page.getByRole('button', { name: /^Remove “Fine-step/ }).click();
+  await page.getByRole('button', { name: 'Remove', exact: true }).click();
+  await expect(page.getByText(/This machine is used by \d plans/)).toBeVisible();
+  expect(await app.api<unknown[]>('machines')).toHaveLength(2);
+});
+
+test('home tests turn guesses into measurements, one by one', async ({ page, app }) => {
+  await page.goto(`${app.address}/cloths`);
+  await page.getByRole('radio', { name: /Cotton canvas/ }).click();
+  const card = page.getByRole('complementary', { name: 'The cloth' });
+  const property = (name: string) => card.locator('dl > div').filter({ hasText: name });
+  await expect(property('Weight')).toContainText('measured');
+  await expect(property('Thickness')).toContainText('derived');
+  await expect(property('Thickness')).toContainText('about 0.75 mm');
+
+  const threads = page.getByLabel('Threads that came loose');
+  await threads.fill('9');
+  await threads.press('Enter');
+  await expect(property('Fray')).toContainText('frays badly');
+  await expect(property('Fray')).toContainText('measured');
+  await threads.fill('many');
+  await threads.press('Enter');
+  await expect(page.getByText('“many” is not a number.')).toBeVisible();
+  await threads.press('Escape');
+
+  await page.getByLabel('it rolls all the way over').check();
+  await expect(property('Curl')).toContainText('rolls over');
+  const pulled = page.getByLabel('Pulled');
+  await pulled.fill('10,3 cm');
+  await pulled.press('Enter');
+  await expect(
+    page.getByText('A pull test needs both the resting and the pulled length.'),
+  ).toBeVisible();
+  await page.getByLabel('At rest').fill('100');
+  await page.getByLabel('At rest').press('Enter');
+  await expect(property('Stretch')).toContainText('3 %');
+  await page.reload();
+  await page.getByRole('radio', { name: /Cotton canvas/ }).click();
+  await expect(property('Stretch')).toContainText('measured');
+});
+
+test('another cloth on the edge: the dials are solved anew, and old scraps are not counted', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.address}/edges/edge-cape/cloth`);
+  await page.getByRole('radio', { name: /Linen/ }).click();
+  await expect(page.getByRole('link', { name: /Cloth Linen/ })).toBeVisible();
+  await page.keyboard.press('6');
+  await expect(page.getByText(/Sewn with another set-up/)).toBeVisible();
+  await expect(page.getByText('they teach nothing about this one', { exact: false })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('heading', { name: 'Move one dial' })).toBeVisible();
+});
+
+test('a curve too tight for the hem says how deep it can be', async ({ page, app }) => {
+  await page.goto(`${app.address}/edges/edge-cape/edge`);
+  const status = page.getByRole('status').filter({ hasText: 'longer than where it lands' });
+  await expect(status).toContainText('3.4 % fuller');
+  const radius = page.getByLabel('Radius of its tightest curve');
+  await radius.fill('300 mm');
+  await radius.press('Enter');
+  await expect(status).toContainText('30.8 % fuller');
+  await expect(status).toContainText('a hem can be 8.7 mm deep');
+  await radius.fill('');
+  await radius.press('Enter');
+  await expect(status).toHaveCount(0);
+  await expect.poll(() => app.api('edges/edge-cape')).toMatchObject({ minRadiusMm: null });
+});
+
+test('under the foot the picture is to scale: holes a width apart on the ruler', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.address}/edges/edge-tabard/setting`);
+  const picture = page.getByRole('img', { name: 'View under the foot, to scale' });
+  await expect(picture.getByText('blade', { exact: true })).toBeVisible();
+  const table = page.getByRole('table', { name: 'Under the foot, in numbers' });
+  const number = async (name: string) =>
+    Number(
+      (
+        await table
+          .getByRole('row')
+          .filter({ has: page.getByRole('rowheader', { name, exact: true }) })
+          .getByRole('cell')
+          .textContent()
+      )
+        ?.replace('−', '-')
+        .replace(' mm', ''),
+    );
+  const width = Number(await page.getByLabel('Width', { exact: true }).inputValue());
+  expect((await number('to')) - (await number('Needle swings from'))).toBeCloseTo(width, 2);
+  // The swing on the ruler: as long as the width, in the scale of the ruler's own ticks.
+  const bar = await picture.locator('line[stroke-width="7"]').evaluate((line) => {
+    const { x1, x2 } = line as SVGLineElement;
+    return x2.baseVal.value - x1.baseVal.value;
+  });
+  const ticks = await picture
+    .locator('text')
+    .evaluateAll((texts) =>
+      texts
+        .map((text) => [text.textContent ?? '', Number(text.getAttribute('x'))] as const)
+        .filter(([text]) => text === '0' || text === '5'),
+    );
+  const [zero, five] = [ticks.find(([text]) => text === '0'), ticks.find(([text]) => text === '5')];
+  const pxPerMm = ((five?.[1] ?? 0) - (zero?.[1] ?? 0)) / 5;
+  expect(bar / pxPerMm).toBeCloseTo(width, 1);
+});
+
+test('the finish station changes the way the raw edge is held, with its allowance', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.address}/edges/edge-cape/finish`);
+  await expect(page.getByRole('button', { name: /flat edge/, pressed: true })).toContainText(
+    '48 mm',
+  );
+  await page.getByRole('button', { name: /edge turned in/ }).click();
+  await expect(page.getByRole('button', { name: /edge turned in/, pressed: true })).toContainText(
+    '60 mm',
+  );
+  await expect(page.getByText('Thick to turn in')).toBeVisible();
+  await page.getByRole('button', { name: 'On to the folds' }).click();
+  await expect(page.getByLabel('Turn under')).toHaveValue('12');
+});
+
+test('the printed slip is the size of a hand and holds the setting and its margin', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.address}/edges/edge-cape/setting`);
+  await expect(page.getByTestId('chance')).toContainText('of 100');
+  await page.emulateMedia({ media: 'print' });
+  await page.setViewportSize({ width: 794, height: 1123 });
+  const slip = page.getByRole('complementary');
+  await expect(slip.getByText(/Margin 0.6 mm left, 0.6 mm right; 71 of 100/)).toBeVisible();
+  await expect(slip.getByRole('button', { name: 'Log a scrap' })).toBeHidden();
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toBeHidden();
+  const box = await slip.boundingBox();
+  expect((box?.width ?? 0) / 96).toBeCloseTo(105 / 25.4, 1);
+});
+
+test('what was really on the dials can differ from the slip, and is what is learned from', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.address}/edges/edge-cape/test`);
+  await page.getByText('Sewn at').click();
+  const width = page.getByRole('group').getByLabel('Width');
+  await width.fill('12');
+  await width.press('Enter');
+  await expect(page.getByText('This goes from 0 mm to 9 mm.')).toBeVisible();
+  // Enter takes a length; it never records the scrap behind one's back.
+  expect(await app.api<unknown[]>('attempts?planId=plan-cape')).toHaveLength(1);
+  await width.fill('3');
+  await width.press('Enter');
+  await page.getByRole('button', { name: 'Record scrap 2' }).click();
+  await expect(page.getByText('Width 2.2 → 3')).toBeVisible();
+  expect(await app.api('plans/plan-cape')).toMatchObject({ settings: { widthMm: 3 } });
+});
