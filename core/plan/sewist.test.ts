@@ -2,7 +2,7 @@ import { blindHem } from '../finish/blind-hem';
 import { normalDrift } from '../margin/normal';
 import { undriftedMm } from '../margin/check';
 import { examplePlan } from './example.fixture';
-import { lessonOf, type SewnSample } from './learn-plan';
+import { lessonOf, type Lesson, type SewnSample } from './learn-plan';
 import { setUpOf } from './set-up-of';
 import { startingSetting } from './starting-setting';
 
@@ -33,7 +33,7 @@ function sew(shiftMm: number, sigmaMm: number, scraps: number, random: () => num
   let settings = startingSetting(blindHem, plan, set);
   const samples: SewnSample[] = [];
   const truth: number[] = [];
-  let lesson = null;
+  let lesson: Lesson | undefined;
   for (let scrap = 0; scrap < scraps; scrap++) {
     const aim = undriftedMm(bite!, settings);
     let [short, over] = [0, 0];
@@ -47,7 +47,8 @@ function sew(shiftMm: number, sigmaMm: number, scraps: number, random: () => num
     lesson = lessonOf(blindHem, plan, samples);
     settings = lesson.next.settings;
   }
-  return { lesson: lesson, truth };
+  if (!lesson) throw new Error('No scrap was sewn.');
+  return { lesson, truth };
 }
 
 test('the 90 % interval of the offset holds the truth for about nine sewists of ten', () => {
