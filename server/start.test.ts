@@ -60,7 +60,7 @@ describe('the demo wardrobe', () => {
     }
   });
 
-  test('each scrap was sewn where the one before it advised', () => {
+  test('holds scraps to learn from, each with the setting it was sewn at', () => {
     const scraps = wardrobe().filter(({ table }) => table === 'attempts');
     expect(scraps.length).toBeGreaterThanOrEqual(4);
     for (const { draft } of scraps) expect(draft['settings']).toHaveProperty('widthMm');
