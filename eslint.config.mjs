@@ -46,6 +46,8 @@ export default tseslint.config(
     languageOptions: {
       globals: {
         KeyboardEvent: 'readonly',
+        PointerEvent: 'readonly',
+        MutationObserver: 'readonly',
         Worker: 'readonly',
         process: 'readonly',
         console: 'readonly',

@@ -21,6 +21,9 @@ const edge = {
   shape: 'tube',
   lengthMm: 300,
   minRadiusMm: null,
+  turnDegrees: null,
+  passesOverMm: null,
+  crossings: [],
 };
 
 describe('what is right passes unchanged', () => {
@@ -35,7 +38,11 @@ describe('what is right passes unchanged', () => {
     ['home tests', homeTests, { construction: 'knit', sampleGrams: 2, rollsOver: null }],
     ['an edge', edgeDraft, edge],
     ['a project', projectDraft, { name: 'Coat', note: '' }],
-    ['preferences', preferencesDraft, { unit: 'cm', inchRounding: '1/32' }],
+    [
+      'preferences',
+      preferencesDraft,
+      { unit: 'cm', inchRounding: '1/32', schools: { ends: 'tails' } },
+    ],
     [
       'a foot',
       foot,
@@ -85,7 +92,14 @@ describe('what is wrong is named with what would be right', () => {
     [foot, { ...examplePlan.foot, guide: {} }, 'guide', 'left before right'],
     [
       footDraft,
-      { name: '', specs: examplePlan.foot, soleMm: { widthMm: 20, toeMm: 9, heelMm: 9 }, note: '' },
+      {
+        name: '',
+        kind: 'blind',
+        channelMm: null,
+        specs: examplePlan.foot,
+        soleMm: { widthMm: 20, toeMm: 9, heelMm: 9 },
+        note: '',
+      },
       'name',
       'a name',
     ],
@@ -110,6 +124,8 @@ describe('what is wrong is named with what would be right', () => {
     [edgeDraft, { ...edge, lengthMm: 3 }, 'lengthMm', '10 to 100000 mm'],
     [edgeDraft, { ...edge, shape: 'spiral' }, 'shape', 'tube'],
     [edgeDraft, { ...edge, hue: 1 }, 'hue', '“hue”'],
+    [edgeDraft, { ...edge, turnDegrees: 400 }, 'turnDegrees', '1 to 360°'],
+    [footDraft, { name: 'a', kind: 'ruffler' }, 'kind', 'A foot is one of zigzag'],
     [planDraft.shape.faultWeights, { below: 0, above: 0 }, '', 'must matter'],
     [attemptDraft, { id: '7', planId: 'p', settings: dials, counts: [], note: '' }, 'id', 'UUID'],
     [

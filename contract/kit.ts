@@ -1,7 +1,10 @@
 import * as z from 'zod';
 import { guidances, type Foot } from '../core/kit/foot';
-import { machineKinds, type Machine } from '../core/kit/machine';
+import { footKinds } from '../core/kit/foot-kind';
+import { machineKinds, patternsOfKind, type Machine } from '../core/kit/machine';
+import { patterns } from '../core/stitch/stitch';
 import { intervalMm, stepMm, within } from './number';
+import { presserLiftMm } from './seam';
 
 /** A machine as the sums take it. */
 export const machine = z
@@ -18,10 +21,22 @@ export const machine = z
       }),
     needleStepMm: stepMm,
     plateHoleMm: intervalMm.nullish(),
+    presserLiftMm: presserLiftMm.nullish(),
+    lengthMeans: z.enum(['stitch', 'repeat']).optional(),
+    patterns: z.array(z.enum(patterns)).min(1, 'A machine has at least one stitch.').nullish(),
   })
   .refine((it) => it.lengthStepMm <= it.maxLengthMm, {
     path: ['lengthStepMm'],
     error: 'The step must not be more than the longest stitch.',
+  })
+  .refine((it) => (it.patterns ?? []).every((one) => patternsOfKind(it.kind).includes(one)), {
+    path: ['patterns'],
+    error: ({ input }) => {
+      const { kind, patterns: listed } = input as Machine;
+      const possible = patternsOfKind(kind);
+      const odd = (listed ?? []).filter((one) => !possible.includes(one));
+      return `A ${kind} machine cannot have ${odd.join(', ')}; it can have ${possible.join(', ')}.`;
+    },
   }) satisfies z.ZodType<Machine>;
 
 const guide = z.union(
@@ -53,11 +68,16 @@ export type MachineDraft = z.infer<typeof machineDraft>;
 /** A foot in the drawer, with the outline that its drawing needs. */
 export const footDraft = z.strictObject({
   name: name('foot'),
+  kind: z.enum(footKinds, { error: `A foot is one of ${footKinds.join(', ')}.` }),
+  /** Scroll of a hemmer, width of a wide hemmer; null for the others. */
+  channelMm: within(0.5, 80, ' mm').nullable(),
   specs: foot,
   soleMm: z.strictObject({
     widthMm: within(4, 60, ' mm'),
     toeMm: within(2, 60, ' mm'),
     heelMm: within(2, 60, ' mm'),
+    /** From the toe to an attachment's scroll. */
+    standOffMm: within(0, 60, ' mm').optional(),
   }),
   note: z.string().max(2000),
 });

@@ -61,6 +61,12 @@ const planFields = {
   pickMm: pickMm.default(1),
   faultWeights: faultWeights.default({ below: 1, above: 1 }),
   skill: within(0.05, 20).default(1),
+  aids: z
+    .strictObject({
+      press: z.enum(['crease', 'template']).optional(),
+      wrap: z.enum(['hand', 'binder']).optional(),
+    })
+    .optional(),
 };
 
 /** A whole set-up, as a sample remembers it. */
@@ -70,6 +76,8 @@ export const sewingPlan = z.strictObject(planFields) satisfies z.ZodType<SewingP
 export const foldsRequest = z.strictObject({
   finish: z.string(),
   ...foldWish.shape,
+  /** Left out, it is the first variant that takes just the lengths given. */
+  variant: z.string().nullish(),
   cloth: clothProperties,
 });
 

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { lengthUnits } from '../core/measure/unit';
+import { edgeShapes } from '../core/plan/edge-shape';
 import { clothDraft, clothProperties } from './cloth';
 import { footDraft, machineDraft } from './kit';
 import {
@@ -14,7 +15,11 @@ import {
   sewingPlan,
   stitch,
 } from './plan';
+import { within } from './number';
+import { crossings } from './seam';
 
+/** Chosen ways by the question's id. */
+const schools = z.record(z.string().max(64), z.string().max(64));
 const id = z.string().min(1).max(64);
 const text = (most: number) => z.string().max(most, `At most ${most} characters.`);
 const title = (what: string) =>
@@ -41,7 +46,6 @@ export const projectDraft = z.strictObject({ name: title('project'), note: text(
 export const project = z.object({ ...stored, ...projectDraft.shape });
 export type ProjectRecord = z.infer<typeof project>;
 
-export const edgeShapes = ['straight', 'tube'] as const;
 export const edgeDraft = z.strictObject({
   projectId: id,
   name: title('edge'),
@@ -51,6 +55,11 @@ export const edgeDraft = z.strictObject({
   shape: z.enum(edgeShapes),
   lengthMm: edgeLengthMm,
   minRadiusMm,
+  /** How far a curved edge turns; null for all the way round. */
+  turnDegrees: within(1, 360, '°').nullable(),
+  /** What has to pass through a closed edge, as a girth: a head, a hand. */
+  passesOverMm: within(10, 5000, ' mm').nullable(),
+  crossings,
 });
 export type EdgeDraft = z.infer<typeof edgeDraft>;
 export const edge = z.object({ ...stored, ...edgeDraft.shape });
@@ -70,6 +79,9 @@ export const planDraft = z.strictObject({
   settings: dialSettings.nullable(),
   /** The attempt whose setting was kept for the real edge. */
   keptAttemptId: id.nullable(),
+  schools,
+  /** Steps of the work that are done, by id. */
+  ticks: z.array(z.string().max(64)).max(200),
 });
 export type PlanDraft = z.infer<typeof planDraft>;
 export const plan = z.object({ ...stored, ...planDraft.shape });
@@ -100,6 +112,8 @@ export const inchRoundings = ['1/8', '1/16', '1/32'] as const;
 export const preferencesDraft = z.strictObject({
   unit: z.enum(lengthUnits),
   inchRounding: z.enum(inchRoundings),
+  /** The person's default on every question practitioners differ on. */
+  schools,
 });
 export const preferences = z.object({ ...stored, ...preferencesDraft.shape });
 export type PreferencesRecord = z.infer<typeof preferences>;

@@ -49,6 +49,16 @@ export class App {
     return (await (await fetch(`${this.address}/api/${path}`)).json()) as T;
   }
 
+  /** Changes a record behind the page's back, as another tab would. */
+  async change(path: string, patch: object): Promise<void> {
+    const answer = await fetch(`${this.address}/api/${path}`, {
+      method: 'PATCH',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(patch),
+    });
+    if (!answer.ok) throw new Error(await answer.text());
+  }
+
   clear(): void {
     rmSync(this.dataFolder, { recursive: true, force: true });
   }

@@ -59,7 +59,7 @@ test('by mouse: from a new project to a better second scrap', async ({ page, app
   // Test: more faults than bites is refused, then seven of 24 missed.
   await page.getByRole('button', { name: 'Log a scrap' }).click();
   await page.getByRole('spinbutton', { name: /Missed the fold/ }).fill('25');
-  await expect(page.getByText('25 missed and 0 shown are more than the 24 counted.')).toBeVisible();
+  await expect(page.getByText('25 faults are more than the 24 counted.')).toBeVisible();
   await page.getByRole('spinbutton', { name: /Missed the fold/ }).fill('7');
   await page.getByRole('button', { name: 'Record scrap 1' }).click();
   await expect(page.getByRole('heading', { name: 'Move one dial' })).toBeVisible();
@@ -129,7 +129,7 @@ test('by keyboard alone: a station, a dial, a scrap, the advice', async ({ page,
   await page.keyboard.type('9');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Move one dial' })).toBeVisible();
-  await expect(page.getByText('20 bites: 9 shown')).toBeVisible();
+  await expect(page.getByText('20 bites: 9 show on the right side')).toBeVisible();
 
   const take = page.getByRole('button', { name: 'Take it for scrap 2' });
   for (let i = 0; i < 60; i++) {

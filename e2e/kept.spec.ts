@@ -10,12 +10,16 @@ test('every change can be undone and done again, also after a reload', async ({ 
   const length = page.getByLabel('Length along the edge');
   await length.fill('3000');
   await length.press('Enter');
-  await page.getByRole('radio', { name: 'Turned in' }).click();
-  await expect(page.getByRole('link', { name: /edge turned in/ })).toBeVisible();
+  // Stored before the next change, so that the two are undone one by one.
+  await expect
+    .poll(async () => (await app.api<{ lengthMm: number }>('edges/edge-cape')).lengthMm)
+    .toBe(3000);
+  await page.getByLabel('Shape').selectOption('tube');
+  await expect(page.getByRole('link', { name: /3000 mm round/ })).toBeVisible();
   await page.reload();
-  await expect(page.getByRole('link', { name: /edge turned in/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /3000 mm round/ })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('link', { name: /flat edge/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /3000 mm long/ })).toBeVisible();
   await page.locator('body').press('Control+z');
   await expect(length).toHaveValue('3420');
   await page.getByRole('button', { name: 'Redo' }).click();

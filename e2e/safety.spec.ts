@@ -8,6 +8,9 @@ test('a needle that would meet the foot blocks the setting, and it is not kept',
   const foot = page.getByLabel('Foot', { exact: true });
   await foot.selectOption({ label: 'Narrow-slot foot, centre blade' });
   const width = page.getByLabel('Width', { exact: true });
+  // A page opened anew has no earlier foot's setting to show while it works out this one's.
+  await page.goto(`${app.address}/edges/edge-shirt/setting`);
+  await expect(foot).toHaveValue('foot-narrow');
   await expect(page.getByTestId('chance')).toContainText('of 100');
   const clear = await width.inputValue();
   await width.fill('4');

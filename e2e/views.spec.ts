@@ -8,9 +8,21 @@ const views = [
   '/edges/edge-cape/edge',
   '/edges/edge-shirt/finish',
   '/edges/edge-shirt/folds',
+  '/edges/edge-collar/folds?view=flat',
+  '/edges/edge-collar/folds?view=steps',
+  '/edges/edge-collar/setting',
+  '/edges/edge-collar/edge',
+  '/edges/edge-trousers/edge?view=along',
+  '/edges/edge-trousers/test',
+  '/edges/edge-cape/finish?compare=blind-hem.flat,bound.double-fold&show=compare',
   '/edges/edge-cape/setting',
+  '/edges/edge-shirt/setting?view=map',
   '/edges/edge-cape/test',
   '/edges/edge-veil/test',
+  '/edges/edge-apron/setting?view=swatch',
+  '/edges/edge-flounce/setting',
+  '/edges/edge-lining/setting',
+  '/edges/edge-collar/test',
   '/cloths',
   '/kit',
   '/nowhere',
@@ -31,7 +43,7 @@ for (const view of views) {
 }
 
 test('the unit switch changes every length on the screen', async ({ page, app }) => {
-  for (const view of views.slice(1, 9)) {
+  for (const view of views.slice(1, 21)) {
     await page.goto(app.address + view);
     await page.waitForLoadState('networkidle');
     await page.getByRole('radio', { name: 'mm', exact: true }).click();
@@ -87,8 +99,8 @@ test('an empty kit and shelf say what to do first', async ({ page, app }) => {
   await page.getByRole('button', { name: 'Remove', exact: true }).click();
   await page.goto(`${app.address}/kit`);
   for (const [drawer, left] of [
-    ['Machines', 2],
-    ['Feet', 4],
+    ['Machines', 3],
+    ['Feet', 8],
   ] as const) {
     const items = page.getByRole('region', { name: drawer }).getByRole('listitem');
     for (let count: number = left; count > 0; count--) {

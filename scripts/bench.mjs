@@ -27,32 +27,43 @@ const executablePath = [process.env.CHROMIUM, '/usr/bin/chromium'].find(
 const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu'] });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 
-/** Compressed script that a first visit loads, in kB as sent. */
-async function scriptLoaded(path) {
+/** Compressed script that a first visit loads until something is shown, and in all, kB as sent. */
+async function scriptLoaded(path, shown) {
   const context = await browser.newContext();
   const visit = await context.newPage();
-  const protocol = await context.newCDPSession(visit);
-  await protocol.send('Network.enable');
-  const scripts = new Set();
-  let bytes = 0;
-  protocol.on('Network.responseReceived', ({ requestId, response }) => {
-    if (/javascript/.test(response.mimeType)) scripts.add(requestId);
-  });
-  protocol.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
-    if (scripts.has(requestId)) bytes += encodedDataLength;
-  });
-  await visit.goto(server.address + path);
+  // The page itself notes when it was there, so that nothing fetched behind it is counted.
+  await visit.addInitScript((selector) => {
+    const watch = new MutationObserver(() => {
+      if (!document.querySelector(selector)) return;
+      window.shownAt = performance.now();
+      watch.disconnect();
+    });
+    watch.observe(document, { childList: true, subtree: true });
+  }, shown);
+  await visit.goto(server.address + path, { waitUntil: 'commit' });
+  await visit.locator(shown).first().waitFor();
   await visit.waitForLoadState('networkidle');
+  const [before, all, worker] = await visit.evaluate(() => {
+    const scripts = performance
+      .getEntriesByType('resource')
+      .filter(({ name }) => /\.js$/.test(name));
+    const own = scripts.filter(({ name }) => !/worker/.test(name));
+    const bytes = (some) => some.reduce((sum, { transferSize }) => sum + transferSize, 0) / 1000;
+    const shownBy = own.filter((it) => it.responseEnd <= window.shownAt);
+    return [bytes(shownBy), bytes(own), bytes(scripts) - bytes(own)];
+  });
   await context.close();
-  return bytes / 1000;
+  return [before, all, worker];
 }
-row('script of the first load, projects', await scriptLoaded('/'), 'kB', 200);
-row(
-  'script of the first load, straight to a setting',
-  await scriptLoaded('/edges/edge-shirt/setting'),
-  'kB',
-  200,
+const [projects] = await scriptLoaded('/', 'main li');
+row('script until the projects are shown', projects, 'kB', 200);
+const [setting, withStations, solving] = await scriptLoaded(
+  '/edges/edge-shirt/setting',
+  '[data-dial]',
 );
+row('script until a setting is shown, straight to it', setting, 'kB', 200);
+row('the same with all stations fetched behind it', withStations, 'kB', null);
+row('script of the worker that solves, beside it', solving, 'kB', null);
 
 // Nudges: the dial's own key handler, React's work, style and layout, without the painting; by
 // the clock. Beside it the page's CPU time, which also has the sending and the answer in it.
@@ -95,6 +106,45 @@ const wall = nudges.map((one) => one.wall);
 row(`nudge of a dial to the new picture, median of ${wall.length}`, median(wall), 'ms', null);
 row('nudge of a dial to the new picture, 95th percentile', quantile(wall, 0.95), 'ms', 16);
 row('CPU of the page for a nudge and for storing it, median', median(cpu), 'ms', null);
+
+// Dragging on the margin map of the fine machine: a pointer that moves in every frame.
+await page.goto(`${server.address}/edges/edge-cape/setting?view=map`);
+const map = page.getByRole('group', { name: /^Margin map/ });
+await map.waitFor();
+await page.waitForTimeout(1000);
+const box = await map.boundingBox();
+await page.mouse.move(box.x + box.width * 0.3, box.y + box.height * 0.5);
+await page.mouse.down();
+const frames = await page.evaluate(async ({ x, y, width, height }) => {
+  const target = document.elementFromPoint(x + width * 0.3, y + height * 0.5);
+  const gaps = [];
+  let last = performance.now();
+  for (let i = 0; i < 240; i++) {
+    await new Promise((next) => requestAnimationFrame(next));
+    const now = performance.now();
+    gaps.push(now - last);
+    last = now;
+    target.dispatchEvent(
+      new PointerEvent('pointermove', {
+        pointerId: 1,
+        buttons: 1,
+        bubbles: true,
+        clientX: x + width * (0.3 + 0.2 * Math.sin(i / 20)),
+        clientY: y + height * (0.5 + 0.1 * Math.cos(i / 15)),
+      }),
+    );
+  }
+  return gaps.slice(20);
+}, box);
+await page.mouse.up();
+row(
+  'dragging on the margin map: frames a second',
+  1000 / (frames.reduce((all, one) => all + one, 0) / frames.length),
+  '/s',
+  null,
+);
+const missed = frames.filter((gap) => gap > 25).length / frames.length;
+row('the same, frames missed', 100 * missed, '%', 2);
 
 // The worker's own sums, asked in its own way, from an empty page of the same origin.
 const worker = readdirSync(join(root, 'dist', 'client', 'assets')).find((name) =>
@@ -146,7 +196,7 @@ const ask = (task, args, runs) =>
           const onMessage = ({ data }) => {
             if (data.id !== mine) return;
             thread.removeEventListener('message', onMessage);
-            if (data.type === 'RAW' && data.value?.ok) answered();
+            if (data.type === 'RAW' && (data.value?.ok ?? true)) answered();
             else failed(new Error(JSON.stringify(data)));
           };
           thread.addEventListener('message', onMessage);
@@ -168,14 +218,83 @@ const ask = (task, args, runs) =>
     },
     [`/assets/${worker}`, task, args, runs],
   );
-const solves = await ask('solve', ['blind-hem', plan, null], 15);
+const solves = await ask('solve', ['blind-hem', plan, {}], 15);
 row('full solve, 9 mm in 0.1 mm steps, 16 guide places: first', solves[0], 'ms', null);
 row('the same, median of the next 14', median(solves.slice(1)), 'ms', 100);
 const half = { ...plan, machine: { ...plan.machine, widthStepMm: 0.2 } };
-const halves = await ask('solve', ['blind-hem', half, null], 15);
+const halves = await ask('solve', ['blind-hem', half, {}], 15);
 row(
   'the same with half as many settings: share of the time',
   median(halves.slice(1)) / median(solves.slice(1)),
+  '×',
+  null,
+);
+const ninety = { ...plan, machine: { ...plan.machine, maxWidthMm: 8.9 } };
+const maps = await ask('map', ['blind-hem', ninety, {}, null], 15);
+const cells = 90 * 91;
+row('margin map of 90 × 91 cells, 16 guide places: median', median(maps.slice(1)), 'ms', 60);
+row('the same for each cell', (1e6 * median(maps.slice(1))) / cells, 'ns', null);
+const quarter = {
+  ...ninety,
+  machine: { ...ninety.machine, widthStepMm: 0.2, needleStepMm: 0.2 },
+};
+const quarters = await ask('map', ['blind-hem', quarter, {}, null], 15);
+row(
+  'a quarter of the cells: share of the time',
+  median(quarters.slice(1)) / median(maps.slice(1)),
+  '×',
+  null,
+);
+const still = await ask('map', ['blind-hem', ninety, {}, -1], 15);
+row(
+  'one guide place instead of 16: share of the time',
+  median(still.slice(1)) / median(maps.slice(1)),
+  '×',
+  null,
+);
+const { cloth, machine } = plan;
+const drawer = [
+  ['zigzag', 'edge', { atMm: -2 }],
+  ['clear', 'mark', { atMm: -1 }],
+  ['blind', 'blade', { rangeMm: [-3, 1], stepMm: 0.25 }],
+  ['overcasting', 'bar', { atMm: 2.5 }],
+  ['edge-guide', 'blade', { atMm: 0 }],
+  ['hemmer', 'edge', { atMm: 0 }],
+];
+const considering = {
+  cloth,
+  edge: {
+    lengthMm: 1400,
+    shape: 'straight',
+    minRadiusMm: null,
+    turnDegrees: null,
+    depthMm: null,
+    crossings: [],
+  },
+  kit: {
+    machines: ['lockstitch', 'lockstitch', 'overlocker', 'coverstitch'].map((kind) => ({
+      ...machine,
+      kind,
+      patterns: undefined,
+    })),
+    feet: Array.from({ length: 30 }, (_, i) => {
+      const [kind, guidance, guide] = drawer[i % drawer.length];
+      const channelMm = kind === 'hemmer' ? 2 + (i % 3) : null;
+      return { kind, channelMm, specs: { slotMm: [-4, 4], guidance, guide } };
+    }),
+  },
+  wishes: { hidden: 1, sturdy: 0.3, light: 0.4, quick: 0.1, decorative: 0 },
+};
+const considered = (await ask('consider', [considering], 20)).slice(4);
+row('every variant considered, 4 machines, 30 feet: median', median(considered), 'ms', null);
+row('the same, 95th percentile', quantile(considered, 0.95), 'ms', 250);
+const oneEach = {
+  ...considering,
+  kit: { machines: considering.kit.machines.slice(1), feet: considering.kit.feet.slice(0, 6) },
+};
+row(
+  'with 3 machines and 6 feet: share of the time',
+  median((await ask('consider', [oneEach], 12)).slice(4)) / median(considered),
   '×',
   null,
 );

@@ -41,6 +41,74 @@ describe('the compute API', () => {
     });
   });
 
+  test.each<[string, object, object]>([
+    ['single-hem', { depthMm: 25 }, { allowanceMm: 25, layersAtStitch: 2 }],
+    ['double-hem', { depthMm: 20, turnMm: 8 }, { allowanceMm: 28, layersAtStitch: 3 }],
+    ['jeans-hem', { depthMm: 13 }, { allowanceMm: 26, layersAtStitch: 3 }],
+    ['wide-hem', { depthMm: 20, turnMm: 5 }, { allowanceMm: 25, feedMm: 25 }],
+    ['rolled-hem', { channelMm: 4 }, { allowanceMm: 8, feedMm: 8.6, marks: [] }],
+    [
+      'kept-hem',
+      { shortenMm: 50 },
+      { allowanceMm: 0, trim: { needed: true, leaveMm: 15, cutAwayMm: 10 } },
+    ],
+    ['overcast', {}, { allowanceMm: 0, layersAtStitch: 1, marks: [] }],
+    ['overcast', { variant: 'join', seamAllowanceMm: 6 }, { layersAtStitch: 2 }],
+    ['serged', { seamAllowanceMm: 10 }, { allowanceMm: 10 }],
+    ['serged-rolled', {}, { allowanceMm: 6, assumed: { seamAllowanceMm: 6, depthMm: 3 } }],
+    ['bound', { depthMm: 10, seamAllowanceMm: 15 }, { allowanceMm: -15, cutting: 'bias' }],
+    [
+      'bound',
+      { variant: 'fold-over-elastic', depthMm: 10, statedStripMm: null },
+      { allowanceMm: 0, layersAtStitch: 3, cutting: 'none' },
+    ],
+    ['french-seam', { seamAllowanceMm: 15, secondPassMm: 6 }, { layersAtStitch: 4 }],
+    ['shell-edge', { depthMm: 6 }, { allowanceMm: 6 }],
+    ['fringe', { depthMm: 12 }, { allowanceMm: 12 }],
+    ['pinked', {}, { allowanceMm: 0, marks: [] }],
+  ])('folds of %s with %j', async (finish, wish, answer) => {
+    const { status, body } = await post('folds', { finish, ...wish, cloth });
+    expect(status).toBe(200);
+    expect(body).toMatchObject(answer);
+    for (const { fromRawEdgeMm, action, measuredFrom } of body.marks) {
+      expect(fromRawEdgeMm).toBeGreaterThan(0);
+      expect(['press', 'temporary', 'stitch', 'cut']).toContain(action);
+      expect(['raw-edge', 'old-stitching', 'first-seam']).toContain(measuredFrom);
+    }
+  });
+
+  test('a binding’s strip', async () => {
+    const { body } = await post('folds', { finish: 'bound', depthMm: 10, coreMm: 8, cloth });
+    const core = 8 + 2 * 0.6;
+    expect(body.stripWidthMm).toBeCloseTo(40 + (Math.PI / 2) * (core + 0.6) - (core + 1.2), 9);
+  });
+
+  test.each([
+    ['double-hem', { depthMm: 10, turnMm: 12 }, 'turnMm', ['12', '10']],
+    ['french-seam', { seamAllowanceMm: 10, secondPassMm: 9.5 }, 'secondPassMm', ['9.5', '10']],
+    ['kept-hem', { shortenMm: 3 }, 'shortenMm', ['3', '6']],
+    ['rolled-hem', { channelMm: 0 }, 'channelMm', ['0', '1 to 8']],
+    ['bound', { depthMm: 1 }, 'depthMm', ['1 mm', '2.2']],
+    ['bound', { variant: 'satin', depthMm: 8, turnMm: 12 }, 'depthMm', ['8', '12']],
+    ['pinked', { depthMm: 4 }, 'depthMm', ['no use']],
+    ['blind-hem', { depthMm: 40, extensionMm: 8, variant: 'frilled' }, 'variant', ['tacked']],
+  ])('%s with %j is refused by both numbers', async (finish, wish, path, words) => {
+    const { status, body } = await post('folds', { finish, ...wish, cloth });
+    expect(status).toBe(400);
+    expect(body.error.issues[0].path).toBe(path);
+    for (const word of words) expect(body.error.issues[0].message).toContain(word);
+  });
+
+  test('settings of a finish without a margin say so', async () => {
+    const { status, body } = await post('settings', {
+      ...settings,
+      finish: 'pinked',
+      fold: { variant: 'plain' },
+    });
+    expect(status).toBe(400);
+    expect(body.error.issues[0].message).toContain('starting values only');
+  });
+
   test('folds takes what cloth answered', async () => {
     const answered = await post('cloth', { construction: 'woven', sampleGrams: 1.8 });
     const { status, body } = await post('folds', {
@@ -53,6 +121,44 @@ describe('the compute API', () => {
     });
     expect(status).toBe(200);
     expect(body.stackMm).toBeCloseTo(0.4 * 0.7, 9);
+  });
+
+  test('crossings', async () => {
+    const { status, body } = await post('crossings', {
+      cloth,
+      layersAtStitch: 3,
+      lengthMm: 420,
+      crossings: [{ kind: 'felled', atMm: 100, widthMm: 12 }],
+      closed: true,
+      sole: { toeMm: 12, heelMm: 14 },
+      presserLiftMm: 6,
+    });
+    expect(status).toBe(200);
+    expect(body.profile.map(({ layers }: { layers: number }) => layers)).toEqual([3, 12, 3]);
+    expect(body.maxStackMm).toBeCloseTo(12 * 0.6 * 0.7, 9);
+    expect(body.passes).toBe(false);
+    expect(body.startAtMm).toBeCloseTo(91, 9);
+    expect(body.zones.map(({ kind }: { kind: string }) => kind)).toEqual([
+      'handwheel',
+      'shim-behind',
+      'shim-front',
+    ]);
+  });
+
+  test('crossings off the edge, of no kind, or without an edge are refused by name', async () => {
+    const request = { cloth, layersAtStitch: 2, lengthMm: 420, closed: false };
+    const ask = async (crossing: object, more: object = {}) =>
+      (await post('crossings', { ...request, crossings: [crossing], ...more })).body.error
+        .issues[0];
+    expect(await ask({ kind: 'open', atMm: -1, widthMm: 5 })).toEqual({
+      path: 'crossings.0.atMm',
+      message: 'A crossing at -1 mm is off the edge; it can be at 0 to 420 mm.',
+    });
+    expect((await ask({ kind: 'zip', atMm: 1, widthMm: 5 })).path).toBe('crossings.0.kind');
+    expect((await ask({ kind: 'open', atMm: 1, widthMm: 0 })).message).toContain('1 to 200');
+    expect((await ask({ kind: 'open', atMm: 1, widthMm: 5 }, { presserLiftMm: 0 })).path).toBe(
+      'presserLiftMm',
+    );
   });
 
   test('settings', async () => {
@@ -132,7 +238,36 @@ describe('the compute API', () => {
       'settings',
       { ...settings, foot: { ...settings.foot, slotMm: [-0.5, 0.5] } },
       'foot.slotMm',
-      'clears the foot',
+      'too narrow for a size 80 needle; it needs 1.40 mm',
+    ],
+    [
+      'settings',
+      { ...settings, machine: { ...settings.machine, patterns: ['straight', 'zigzag'] } },
+      'stitch.pattern',
+      'This machine has no blind-woven stitch; it has straight, zigzag.',
+    ],
+    [
+      'settings',
+      { ...settings, machine: { ...settings.machine, patterns: ['cover-left'] } },
+      'machine.patterns',
+      'cannot have cover-left; it can have straight, zigzag',
+    ],
+    [
+      'learn',
+      {
+        ...settings,
+        samples: [
+          {
+            settings: { widthMm: 8, lengthMm: 2, needlePositionMm: 0, guideMm: -1 },
+            check: 'bite',
+            n: 9,
+            short: 0,
+            over: 0,
+          },
+        ],
+      },
+      'samples.0.settings.widthMm',
+      'Width: 8 mm is past what there is; it can be from 0 to 7 mm.',
     ],
     [
       'settings',

@@ -1,4 +1,5 @@
 import { createServer } from 'node:http';
+import { createRequire } from 'node:module';
 import type { AddressInfo } from 'node:net';
 import { resolve } from 'node:path';
 import { pino } from 'pino';
@@ -17,7 +18,11 @@ async function main(): Promise<void> {
   await fillWhenEmpty(store);
 
   const clientFolder = resolve(import.meta.dirname, '../client');
-  const server = createServer(createApp({ store, log, host: settings.host, clientFolder }));
+  const fontFile = createRequire(import.meta.url).resolve(
+    '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-400-normal.woff',
+  );
+  const parts = { store, log, host: settings.host, clientFolder, fontFile };
+  const server = createServer(createApp(parts));
   server.on('error', (error: NodeJS.ErrnoException) => {
     const hint = error.code === 'EADDRINUSE' ? ' Something else listens there; set PORT.' : '';
     console.error(`Pin Margin cannot listen on ${settings.host}:${settings.port}.${hint}`);

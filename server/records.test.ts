@@ -21,8 +21,8 @@ describe('records', () => {
   test('a new database holds the demo wardrobe', async () => {
     expect(await get('projects')).toHaveLength(1);
     expect((await get('edges?projectId=project-lantern-parade')).length).toBeGreaterThanOrEqual(5);
-    expect(await get('machines')).toHaveLength(2);
-    expect(await get('feet')).toHaveLength(4);
+    expect(await get('machines')).toHaveLength(3);
+    expect(await get('feet')).toHaveLength(8);
     const flannel = await get('cloths/cloth-flannel');
     expect(flannel.properties).toMatchObject({ weightGsm: expect.closeTo(310, 6), estimated: [] });
   });
@@ -36,10 +36,69 @@ describe('records', () => {
       shape: 'tube',
       lengthMm: 640,
       minRadiusMm: null,
+      turnDegrees: null,
+      passesOverMm: null,
+      crossings: [],
     });
     expect(status).toBe(201);
     const [plan] = await get(`plans?edgeId=${edge.id}`);
     expect(plan).toMatchObject({ finish: 'blind-hem', settings: null, needleSize: 90 });
+  });
+
+  test('a plan takes another finish whole, or not at all', async () => {
+    const plan = await get('plans/plan-veil');
+    const change = (patch: object) =>
+      server.http.patch('/api/plans/plan-veil').send({ version: plan.version, ...patch });
+    const half = await change({ finish: 'french-seam' });
+    expect(half.status).toBe(400);
+    expect(half.body.error.issues[0].path).toMatch(/^fold\./);
+    const dialled = await change({
+      finish: 'double-hem',
+      fold: { variant: 'equal', depthMm: 10 },
+      settings: { widthMm: 2, lengthMm: 2, needlePositionMm: 0, guideMm: -1 },
+    });
+    expect(dialled.status).toBe(400);
+    expect(dialled.body.error.message).toContain('not with blind-woven');
+    const whole = await change({
+      finish: 'french-seam',
+      fold: { variant: 'plain', seamAllowanceMm: 15, secondPassMm: 6 },
+      settings: null,
+      ticks: ['cut'],
+      schools: { ends: 'tails' },
+    });
+    expect(whole.status).toBe(200);
+    expect(await get('plans/plan-veil')).toMatchObject({
+      finish: 'french-seam',
+      ticks: ['cut'],
+      schools: { ends: 'tails' },
+    });
+    const scrap = await server.http.post('/api/attempts').send({
+      planId: 'plan-veil',
+      settings: { widthMm: 2, lengthMm: 2, needlePositionMm: 0, guideMm: -1 },
+      counts: [{ check: 'bite', n: 2, short: 0, over: 0 }],
+      note: '',
+    });
+    expect(scrap.status).toBe(400);
+    await server.http.post('/api/undo');
+    expect(await get('plans/plan-veil')).toMatchObject({ finish: 'blind-hem', ticks: [] });
+  });
+
+  test('a crossing off its edge is refused by name, also when the edge is cut shorter', async () => {
+    const edge = await get('edges/edge-trousers');
+    const change = (patch: object) =>
+      server.http.patch('/api/edges/edge-trousers').send({ version: edge.version, ...patch });
+    const off = await change({ crossings: [{ kind: 'felled', atMm: 900, widthMm: 12 }] });
+    expect(off.status).toBe(400);
+    expect(off.body.error.issues[0]).toMatchObject({
+      path: 'crossings.0.atMm',
+      message: expect.stringContaining('0 to 460 mm'),
+    });
+    const short = await change({ lengthMm: 200 });
+    expect(short.status).toBe(400);
+    expect(short.body.error.issues[0].path).toBe('crossings.1.atMm');
+    const kind = await change({ crossings: [{ kind: 'zip', atMm: 9, widthMm: 12 }] });
+    expect(kind.body.error.issues[0].path).toBe('crossings.0.kind');
+    expect(await get('edges/edge-trousers')).toEqual(edge);
   });
 
   test('a stale write gets 409 and changes nothing', async () => {

@@ -1,6 +1,8 @@
 import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { Sequelize } from 'sequelize';
+import { firstTables } from './database/migrations/0001-first-tables';
 import { openDatabase } from './database/open';
 import { settingsFrom } from './settings';
 import { wardrobe } from './demo/wardrobe';
@@ -29,10 +31,41 @@ describe('the data folder', () => {
     await first.sequelize.close();
     const second = await openDatabase(folder);
     const [ran] = await second.sequelize.query('SELECT name FROM SequelizeMeta');
-    expect(ran).toEqual([{ name: '0001-first-tables' }]);
+    expect(ran).toEqual([
+      { name: '0001-first-tables' },
+      { name: '0002-catalogue' },
+      { name: '0003-crossings' },
+    ]);
     await second.sequelize.close();
     expect(readdirSync(folder)).toContain('pin-margin.sqlite');
     rmSync(folder, { recursive: true, force: true });
+  });
+
+  test('of an older version keeps its records and gets what is new', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'pin-margin-'));
+    const old = new Sequelize({
+      dialect: 'sqlite',
+      storage: join(folder, 'pin-margin.sqlite'),
+      logging: false,
+    });
+    await firstTables.up(old.getQueryInterface());
+    await old.query('CREATE TABLE SequelizeMeta (name VARCHAR(255) PRIMARY KEY)');
+    await old.query(`INSERT INTO SequelizeMeta VALUES ('0001-first-tables')`);
+    await old.query(
+      `INSERT INTO feet VALUES ('f', 1, '2026-01-01', '2026-01-01', 'Old foot',
+        '{"slotMm":[-4,4],"guidance":"blade","guide":{"atMm":0}}',
+        '{"widthMm":18,"toeMm":12,"heelMm":14}', '')`,
+    );
+    await old.query(
+      `INSERT INTO preferences VALUES ('mine', 3, '2026-01-01', '2026-01-01', 'in', '1/8')`,
+    );
+    await old.close();
+    const server = await startServer(folder);
+    const { body: foot } = await server.http.get('/api/feet/f');
+    expect(foot).toMatchObject({ name: 'Old foot', kind: 'blind', channelMm: null });
+    const { body: preferences } = await server.http.get('/api/preferences/mine');
+    expect(preferences).toMatchObject({ unit: 'in', schools: {} });
+    await server.stop();
   });
 
   test('the demo is not put back into a database that was emptied', async () => {

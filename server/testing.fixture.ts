@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { join, resolve } from 'node:path';
 import { pino } from 'pino';
 import supertest from 'supertest';
 import { createApp } from './app';
@@ -15,8 +15,13 @@ export async function startServer(dataFolder = mkdtempSync(join(tmpdir(), 'pin-m
   const database = await openDatabase(dataFolder);
   const store = new Store(database);
   await fillWhenEmpty(store);
+  const fontFile = resolve(
+    'node_modules/@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-400-normal.woff',
+  );
   const log = pino({ level: 'silent' });
-  const server = createServer(createApp({ store, log, host: '127.0.0.1', clientFolder: null }));
+  const server = createServer(
+    createApp({ store, log, host: '127.0.0.1', clientFolder: null, fontFile }),
+  );
   await new Promise<void>((listening) => server.listen(0, '127.0.0.1', listening));
   const { port } = server.address() as AddressInfo;
   return {

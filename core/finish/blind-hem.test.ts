@@ -1,10 +1,13 @@
 import fc from 'fast-check';
 import { foldPlanOf, unusedFoldFields, wishForVariant } from '../plan/fold-plan';
 import { examplePlan } from '../plan/example.fixture';
+import { stepsOf } from '../plan/work';
 import { undriftedMm } from '../margin/check';
 import { blindHem } from './blind-hem';
+import { workOn } from './wishes.fixture';
 
 const cloth = { thicknessMm: 0.6 };
+const margin = blindHem.margin('flat')!;
 const issuesFor = (wish: Parameters<typeof foldPlanOf>[1]['wish']) => {
   try {
     foldPlanOf(blindHem, { wish, cloth });
@@ -21,9 +24,9 @@ describe('the folds of a blind hem', () => {
       cloth,
     });
     expect(plan.allowanceMm).toBe(48);
-    expect(plan.marks).toEqual([
-      { name: 'hemline', fromRawEdgeMm: 48, action: 'press' },
-      { name: 'temporary-fold', fromRawEdgeMm: 88, action: 'temporary' },
+    expect(plan.marks.map(({ id, atMm, action }) => [id, atMm, action])).toEqual([
+      ['hemline', 48, 'press'],
+      ['temporary-fold', 88, 'temporary'],
     ]);
     expect(plan.stackMm).toBeCloseTo(0.42, 9);
     expect(plan.stitchFromHemlineMm).toBe(40);
@@ -35,7 +38,7 @@ describe('the folds of a blind hem', () => {
       cloth,
     });
     expect(plan.allowanceMm).toBe(60);
-    expect(plan.marks.map(({ fromRawEdgeMm }) => fromRawEdgeMm)).toEqual([12, 60, 100]);
+    expect(plan.marks.map(({ atMm }) => atMm)).toEqual([12, 60, 100]);
     expect([plan.layersAtStitch, plan.layersUnderNeedle]).toEqual([1, 2]);
   });
 
@@ -45,10 +48,12 @@ describe('the folds of a blind hem', () => {
       cloth,
       sewn: { bite: 0.5, run: 1.5 },
     });
-    expect(stages.map(({ folds }) => folds.length)).toEqual([0, 1, 2, 3, 3, 2]);
-    // The extension ends 20 mm from the raw edge; the run lies 1.5 before, the bite 0.5 beyond.
-    expect(stages.at(-1)?.holesAtMm).toEqual([18.5, 20.5]);
-    expect(stages[3]?.folds.at(-1)?.temporary).toBe(true);
+    expect(stages.map(({ stack }) => stack.length)).toEqual([1, 2, 3, 4, 4, 3]);
+    expect(stages[3]?.temporaryAtMm).toEqual([100]);
+    expect(stages.at(-1)?.temporaryAtMm).toEqual([]);
+    // The run lies 1.5 mm before the fold, the bite 0.5 mm into it: 2 mm apart on the hem.
+    const [run = 0, bite = 0] = stages[4]?.stitchesXMm ?? [];
+    expect(Math.abs(run - bite)).toBeCloseTo(2, 9);
   });
 
   test.each([
@@ -100,13 +105,13 @@ describe('the checks of a blind hem', () => {
         fc.double({ min: -2, max: 2, noNaN: true }),
         (widthMm, needlePositionMm, guideMm) => {
           const dials = { widthMm, needlePositionMm, guideMm };
-          const [bite, run] = blindHem.checks(examplePlan);
+          const [bite, run] = margin.checks(examplePlan);
           expect(undriftedMm(bite!, dials)).toBeCloseTo(guideMm - needlePositionMm + widthMm, 9);
           expect(undriftedMm(run!, dials)).toBeCloseTo(needlePositionMm - guideMm, 9);
 
           const mirrored = { ...examplePlan, stitch: { ...examplePlan.stitch, mirror: true } };
           const across = { widthMm, needlePositionMm: -needlePositionMm, guideMm: -guideMm };
-          const [otherBite, otherRun] = blindHem.checks(mirrored);
+          const [otherBite, otherRun] = margin.checks(mirrored);
           expect(undriftedMm(otherBite!, across)).toBeCloseTo(undriftedMm(bite!, dials), 9);
           expect(undriftedMm(otherRun!, across)).toBeCloseTo(undriftedMm(run!, dials), 9);
           expect([otherBite!.k, otherRun!.k]).toEqual([-bite!.k, -run!.k]);
@@ -115,7 +120,7 @@ describe('the checks of a blind hem', () => {
             ...examplePlan,
             stitch: { ...examplePlan.stitch, anchor: 'centre' as const },
           };
-          expect(undriftedMm(blindHem.checks(centred)[0]!, dials)).toBeCloseTo(
+          expect(undriftedMm(margin.checks(centred)[0]!, dials)).toBeCloseTo(
             guideMm - (needlePositionMm - widthMm / 2),
             9,
           );
@@ -126,7 +131,7 @@ describe('the checks of a blind hem', () => {
 
   test('thick cloth and a generous eye widen the window for the bite', () => {
     const hiMm = (thicknessMm: number, pickMm: number) =>
-      blindHem.checks({ ...examplePlan, pickMm, cloth: { ...examplePlan.cloth, thicknessMm } })[0]
+      margin.checks({ ...examplePlan, pickMm, cloth: { ...examplePlan.cloth, thicknessMm } })[0]
         ?.hiMm;
     expect(hiMm(0.6, 1)).toBeCloseTo(1.1, 9);
     expect(hiMm(1.2, 0.5)).toBeCloseTo(1.45, 9);
@@ -134,15 +139,20 @@ describe('the checks of a blind hem', () => {
 
   test('the bites stand closer when holding matters more than hiding', () => {
     const lengthAt = (below: number, above: number) =>
-      blindHem.startingLength({ ...examplePlan, faultWeights: { below, above } }).value;
+      margin.startingLength({ ...examplePlan, faultWeights: { below, above } }).value;
     expect(lengthAt(1, 1)).toBeCloseTo(11 / 6, 9);
     expect(lengthAt(0, 1)).toBeCloseTo(14 / 6, 9);
     expect(lengthAt(1, 0)).toBeCloseTo(8 / 6, 9);
   });
 
   test('every step of the work carries its own numbers', () => {
-    const steps = blindHem.steps(examplePlan);
+    const steps = stepsOf(blindHem, workOn(blindHem, 'flat'));
     expect(steps.find(({ id }) => id === 'press-hemline')?.values).toEqual({ hemlineMm: 48 });
-    expect(new Set(steps.map(({ id }) => id)).size).toBe(steps.length);
+    expect(steps.find(({ id }) => id === 'fold-back')?.values).toEqual({ extensionMm: 8 });
+  });
+
+  test('the repeat of the tacking attachment is six and a tack', () => {
+    const sew = stepsOf(blindHem, workOn(blindHem, 'tacked')).find(({ id }) => id === 'sew');
+    expect(sew?.values).toEqual({ run: 6 });
   });
 });

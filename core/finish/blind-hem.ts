@@ -1,244 +1,284 @@
+import { foldedStrip, placeOf } from '../fold/layer';
+import { mark } from '../fold/mark';
 import { stackMm } from '../fold/stack';
-import type { FoldMark } from '../fold/mark';
-import type { Issue } from '../impossible';
-import type { Check } from '../margin/check';
-import { guidanceSpreadMm } from '../margin/drift';
-import { repeatOf } from '../stitch/repeat';
-import { widthCoefficient } from '../stitch/needle-path';
+import type { Finish, FoldPlan, WorkRequest, WorkStep } from './finish';
 import type { FoldRequest, FoldWish } from './fold-request';
-import type { ClothRegion, Finish, FoldPlan, FoldStage, SewingPlan, WorkStep } from './finish';
+import { blindMargin, biteSpacingMm } from './parts/blind-margin';
+import { tackLengthMm, tackMargin, tackedRun } from './parts/tack-margin';
+import { said, step } from './parts/said';
+import { rawEdgeSchool } from './parts/schools';
+import { foldingStages, type NamedFold } from './parts/stages';
+import { guess, needle, pressure } from './parts/starting';
+import { turnWiderThanHem } from './parts/turned';
+import { changeTo, cut, easeIfCurved, finishRawEdge, lastPress, testScrap } from './parts/work';
 
-/** A bite shallower than this slips off the fold, mm. Starting guess. */
-const shallowestBiteMm = 0.2;
-/** The run keeps this far from the fold and from the extension's edge, mm. Starting guesses. */
-const runFromFoldMm = 0.8;
-const runFromEdgeMm = 1.5;
-/** Bite spacing when hiding is all that counts, and when holding is, mm. Starting guesses. */
-const hiddenSpacingMm = 14;
-const sturdySpacingMm = 8;
+const all = ['flat', 'enclosed', 'deep', 'tacked'];
 
-/** Cloth thickness below which a bite has hardly anywhere to hide, mm. */
-const thinClothMm = 0.35;
+/** A turned-in edge prints through to the right side of cloth thicker than this, mm. */
+const enclosedUpToMm = 0.6;
 
-const flatOrEnclosed = (wish: FoldWish) => (wish.variant === 'enclosed' ? (wish.turnMm ?? 0) : 0);
-
-/** +1 as usual, garment to the left of the blade; −1 for a mirrored stitch. */
-const handOf = (plan: SewingPlan): 1 | -1 => (plan.stitch.mirror ? -1 : 1);
-
-function contradictions(wish: FoldWish): Issue[] {
-  const issues: Issue[] = [];
-  const [depth, extension, turn] = [wish.depthMm ?? 0, wish.extensionMm ?? 0, wish.turnMm ?? 0];
-  if (extension > depth) {
-    issues.push({
-      path: 'extensionMm',
-      message: `An extension of ${extension} mm is wider than the hem of ${depth} mm; it can be up to ${depth} mm.`,
-    });
-  }
-  if (wish.variant === 'enclosed' && turn > depth) {
-    issues.push({
-      path: 'turnMm',
-      message: `A turn of ${turn} mm is wider than the hem of ${depth} mm; it can be up to ${depth} mm.`,
-    });
-  }
-  return issues;
-}
+const turnOf = (wish: FoldWish) => (wish.variant === 'enclosed' ? (wish.turnMm ?? 0) : 0);
 
 /** Marks and stages. Source: docs/formulas.md, “Folds”: A = D + e (+ u). */
-function folds({ wish, cloth, sewn }: FoldRequest): FoldPlan {
-  const [depth, extension] = [wish.depthMm ?? 0, wish.extensionMm ?? 0];
-  const turn = flatOrEnclosed(wish);
-  const hemlineMm = depth + extension + turn;
-  const backMm = hemlineMm + depth;
-  const marks: FoldMark[] = [
-    ...(turn > 0 ? [{ name: 'turn', fromRawEdgeMm: turn, action: 'press' } as const] : []),
-    { name: 'hemline', fromRawEdgeMm: hemlineMm, action: 'press' },
-    { name: 'temporary-fold', fromRawEdgeMm: backMm, action: 'temporary' },
+function folds({ wish, cloth: { thicknessMm }, sewn }: FoldRequest): FoldPlan {
+  const [depth, extension, turn] = [wish.depthMm ?? 0, wish.extensionMm ?? 0, turnOf(wish)];
+  const hemline = depth + extension + turn;
+  const back = hemline + depth;
+  const made: NamedFold[] = [
+    ...(turn > 0
+      ? [{ atMm: turn, direction: 'over' as const, id: 'turn', title: 'Raw edge turned under' }]
+      : []),
+    { atMm: hemline, direction: 'over', id: 'hemline', title: 'Hemline pressed' },
+    {
+      atMm: back,
+      direction: 'under',
+      id: 'temporary-fold',
+      title: 'Garment folded back, only for sewing',
+      temporary: true,
+    },
   ];
-  const turned = turn > 0 ? [{ atMm: turn, direction: 'over' as const, temporary: false }] : [];
-  const hemmed = [...turned, { atMm: hemlineMm, direction: 'over' as const, temporary: false }];
-  const foldedBack = [...hemmed, { atMm: backMm, direction: 'under' as const, temporary: true }];
+  const lengthMm = back + Math.max(20, depth * 0.6);
+  const stages = foldingStages(lengthMm, thicknessMm, made);
+  const foldedBack = stages.at(-1)!;
+  const opened = foldedStrip(lengthMm, made.slice(0, -1), thicknessMm);
   // The extension ends where the garment is folded back; run and bite lie on either side of it.
-  const lipEndMm = turn + extension;
-  const holesAtMm = [lipEndMm - (sewn?.['run'] ?? extension / 2), lipEndMm + (sewn?.['bite'] ?? 0)];
-  const stages: FoldStage[] = [
-    { id: 'flat', folds: [], holesAtMm: [] },
-    ...(turn > 0 ? [{ id: 'turn', folds: turned, holesAtMm: [] }] : []),
-    { id: 'hemline', folds: hemmed, holesAtMm: [] },
-    { id: 'temporary-fold', folds: foldedBack, holesAtMm: [] },
-    { id: 'stitch', folds: foldedBack, holesAtMm },
-    { id: 'open', folds: hemmed, holesAtMm },
-  ];
+  const lipEnd = turn + extension;
+  const holes = [lipEnd - (sewn?.['run'] ?? extension / 2), lipEnd + (sewn?.['bite'] ?? 0)];
   return {
-    allowanceMm: hemlineMm,
-    marks,
+    allowanceMm: hemline,
+    marks: [
+      ...(turn > 0 ? [mark('turn', 'Turn under', turn, 'press')] : []),
+      mark('hemline', 'Hemline', hemline, 'press'),
+      mark('temporary-fold', 'Fold back', back, 'temporary'),
+    ],
     layersAtStitch: 1,
     layersUnderNeedle: turn >= extension / 2 ? 2 : 1,
-    stackMm: stackMm(1, cloth.thicknessMm),
+    stackMm: stackMm(1, thicknessMm),
     stitchFromHemlineMm: depth,
-    stages,
-    shownMm: backMm + Math.max(20, depth * 0.6),
+    finishedDepthMm: depth,
+    stages: [
+      ...stages,
+      {
+        ...foldedBack,
+        id: 'stitch',
+        title: 'Sewn: run on the extension, bite in the fold',
+        stitchesXMm: holes.flatMap((s) => placeOf(foldedBack.stack, s) ?? []),
+      },
+      {
+        ...foldedBack,
+        id: 'open',
+        title: 'Opened out and pressed',
+        stack: opened,
+        stitchesXMm: holes.flatMap((s) => placeOf(opened, s) ?? []),
+        temporaryAtMm: [],
+      },
+    ],
   };
 }
 
-/** Where a hole of a stitch stands, as a linear form in the dials. */
-function hole(plan: SewingPlan, role: 'run' | 'bite') {
-  const u = repeatOf(plan.stitch).penetrations.find((place) => place.role === role)?.u ?? 0;
-  return widthCoefficient(u, plan.stitch);
-}
-
-/**
- * How deep the needle bites into the fold, and how far the run keeps off it.
- * Source: docs/formulas.md, “Checks per finish”.
- */
-function checks(plan: SewingPlan): Check[] {
-  const hand = handOf(plan);
-  const [biteWidth, runWidth] = [hole(plan, 'bite'), hole(plan, 'run')];
+function steps(request: WorkRequest): WorkStep[] {
+  const { wish, cloth } = request;
+  const { allowanceMm } = folds({ wish, cloth });
+  const [depthMm, extensionMm] = [wish.depthMm ?? 0, wish.extensionMm ?? 0];
+  const tacked = wish.variant === 'tacked';
+  const machine = tacked
+    ? ({ machine: 'straight-stitch', foot: 'tacking-attachment' } as const)
+    : ({ machine: 'lockstitch', foot: 'blind' } as const);
   return [
-    {
-      name: 'bite',
-      source: 'guide',
-      k: hand,
-      loMm: shallowestBiteMm,
-      hiMm: hiddenUpToMm(plan),
-      below: 'missed',
-      above: 'shows',
-      v0: { constantMm: 0, width: -hand * biteWidth, needlePosition: -hand, guide: hand },
-    },
-    {
-      name: 'run',
-      source: 'guide',
-      k: -hand as 1 | -1,
-      loMm: runFromFoldMm,
-      hiMm: (plan.fold.extensionMm ?? 0) - runFromEdgeMm,
-      below: 'run-on-fold',
-      above: 'run-off-edge',
-      v0: { constantMm: 0, width: hand * runWidth, needlePosition: hand, guide: -hand },
-    },
-  ];
-}
-
-/**
- * The deepest bite that stays hidden: a needle less than the cloth's thickness from the fold
- * passes inside the bend; beyond it, twice the difference lies open as thread.
- */
-function hiddenUpToMm(plan: SewingPlan): number {
-  return plan.cloth.thicknessMm + plan.pickMm / 2;
-}
-
-function spacingMm({ faultWeights: { below, above } }: SewingPlan): number {
-  const hidden = above + below > 0 ? above / (above + below) : 0.5;
-  return sturdySpacingMm + (hiddenSpacingMm - sturdySpacingMm) * hidden;
-}
-
-function steps(plan: SewingPlan): WorkStep[] {
-  const plain = (
-    id: string,
-    values: WorkStep['values'] = {},
-    cautions: string[] = [],
-  ): WorkStep => ({
-    id,
-    values,
-    cautions,
-  });
-  const plan_ = folds({ wish: plan.fold, cloth: plan.cloth });
-  const [depth, extension] = [plan.fold.depthMm ?? 0, plan.fold.extensionMm ?? 0];
-  const enclosed = plan.fold.variant === 'enclosed';
-  return [
-    plain('cut', { allowanceMm: plan_.allowanceMm }, ['cutter']),
-    enclosed
-      ? plain('turn', { turnMm: plan.fold.turnMm ?? 0 }, ['iron'])
-      : plain('overcast', { fray: plan.cloth.fray }, ['power-off']),
-    plain('press-hemline', { hemlineMm: plan_.allowanceMm }, ['iron']),
-    plain('fold-back', { depthMm: depth, extensionMm: extension }, ['pins']),
-    plain('change-foot', {}, ['power-off']),
-    plain('sew', {}, ['needle']),
-    plain('open-and-press', { depthMm: depth }, ['iron', 'pins']),
-  ];
-}
-
-function regions(plan: SewingPlan): ClothRegion[] {
-  const extension = plan.fold.extensionMm ?? 0;
-  const under = plan.fold.variant === 'enclosed' ? 2 : 1;
-  const [garment, lip] = [
-    { name: 'garment-folded-back', fromMm: -Infinity, toMm: 0, layers: 3 },
-    { name: 'extension', fromMm: 0, toMm: extension, layers: under },
-  ];
-  if (handOf(plan) === 1) return [garment, lip];
-  return [
-    { ...garment, fromMm: 0, toMm: Infinity },
-    { ...lip, fromMm: -extension, toMm: 0 },
+    cut(allowanceMm),
+    wish.variant === 'enclosed'
+      ? step(
+          'turn',
+          'iron',
+          'Turn the raw edge under by {turnMm} and press.',
+          { turnMm: turnOf(wish) },
+          ['iron'],
+        )
+      : finishRawEdge(request),
+    step(
+      'press-hemline',
+      'iron',
+      'Press the hemline, {hemlineMm} from the raw edge.',
+      { hemlineMm: allowanceMm },
+      ['iron', 'shine'],
+    ),
+    ...easeIfCurved(request, depthMm),
+    ...(wish.variant === 'deep'
+      ? [
+          step(
+            'baste',
+            'hand',
+            'Baste the deep hem to the garment {belowMm} from its top edge and once more half way, so that it cannot sag while you sew.',
+            { belowMm: 10 },
+          ),
+        ]
+      : []),
+    step(
+      'fold-back',
+      'table',
+      'Fold the garment back under, leaving {extensionMm} of hem showing. Pin well clear of the needle.',
+      { extensionMm },
+      ['pins'],
+    ),
+    changeTo(tacked ? 'tacking attachment' : 'blind foot', machine),
+    testScrap(2),
+    tacked
+      ? step(
+          'sew',
+          machine,
+          'Set the guide so that the tack just enters the fold. The attachment sews {run} stitches on the extension, then one tack.',
+          { run: tackedRun },
+          ['needle'],
+        )
+      : step(
+          'sew',
+          machine,
+          'First stitches by handwheel, then sew with the fold against the blade.',
+          {},
+          ['handwheel', 'needle'],
+        ),
+    ...(tacked
+      ? []
+      : [
+          step(
+            'correct',
+            'hand',
+            request.schools['bite-dial'] === 'guide'
+              ? 'Look at the scrap: where bites miss or show, turn the foot’s guide by its finest step, and nothing else.'
+              : 'Look at the scrap: where bites miss or show, change the stitch width by one step, and nothing else.',
+          ),
+        ]),
+    step('open', 'iron', 'Open the fold and press from the inside, lightly.', {}, ['iron', 'pins']),
+    lastPress('Look along the right side in slanting light; press again only from inside.'),
   ];
 }
 
 /** The blind hem: a fold of the garment rides a blade, and the needle bites into its edge. */
 export const blindHem: Finish = {
   id: 'blind-hem',
-  variants: ['flat', 'enclosed'],
-  fields: {
-    depthMm: { neededBy: ['flat', 'enclosed'], leastMm: 3, mostMm: 500, startMm: 40 },
-    extensionMm: { neededBy: ['flat', 'enclosed'], leastMm: 1, mostMm: 100, startMm: 8 },
-    turnMm: { neededBy: ['enclosed'], leastMm: 1, mostMm: 200, startMm: 12 },
-  },
-  needs: {
-    machineKinds: ['lockstitch'],
-    patterns: ['blind-woven', 'blind-stretch'],
-    guidances: ['blade', 'edge', 'mark', 'bed', 'eye', 'line', 'bar'],
-  },
-  countedCheck: 'bite',
-  schools: [
+  name: 'Blind hem',
+  family: 'hidden',
+  about: 'Hardly seen from outside: the needle bites into a fold of the garment.',
+  variants: [
     {
-      id: 'overcast-first',
-      variant: 'flat',
-      costs: [{ about: 'thread-line-inside', values: {} }],
+      id: 'flat',
+      name: 'flat edge',
+      costs: [said('flat', 'Flat and soft; one more line of thread inside.')],
     },
     {
-      id: 'turned-in',
-      variant: 'enclosed',
-      costs: [{ about: 'bulk-at-turn', values: { layers: 3 } }],
+      id: 'enclosed',
+      name: 'edge turned in',
+      costs: [said('enclosed', 'Clean inside; a third layer along the top of the hem.')],
+    },
+    {
+      id: 'deep',
+      name: 'deep, flat edge',
+      costs: [said('deep', 'Hangs well on coats and skirts; two rows of basting first.')],
+    },
+    {
+      id: 'tacked',
+      name: 'tacking attachment',
+      costs: [
+        said('tacked', 'For a machine that only sews straight; the bite is set on the attachment.'),
+      ],
     },
   ],
-  contradictions,
+  fields: {
+    depthMm: { name: 'Hem depth', neededBy: all, leastMm: 3, mostMm: 500, startMm: 40 },
+    extensionMm: {
+      name: 'Extension left showing',
+      neededBy: all,
+      leastMm: 1,
+      mostMm: 100,
+      startMm: 8,
+    },
+    turnMm: { name: 'Turn under', neededBy: ['enclosed'], leastMm: 1, mostMm: 200, startMm: 12 },
+  },
+  schools: [
+    rawEdgeSchool(['flat', 'deep', 'tacked']),
+    {
+      id: 'bite-dial',
+      question: 'A bite misses or goes too deep: which do you move?',
+      variants: ['flat', 'enclosed', 'deep'],
+      ways: [
+        {
+          id: 'width',
+          name: 'The stitch width',
+          costs: [said('width', 'Always there; on some machines only in half millimetres.')],
+        },
+        {
+          id: 'guide',
+          name: 'The foot’s guide',
+          costs: [said('guide', 'Finer, where the foot has a screw.')],
+        },
+      ],
+    },
+  ],
+  needs: (variant) =>
+    variant === 'tacked'
+      ? {
+          machineKinds: ['straight-stitch', 'lockstitch'],
+          patterns: ['tacking', 'straight'],
+          feet: ['tacking-attachment'],
+        }
+      : {
+          machineKinds: ['lockstitch'],
+          patterns: ['blind-woven', 'blind-stretch'],
+          feet: ['blind', 'zigzag', 'clear', 'edge-guide'],
+        },
+  contradictions({ wish }) {
+    const [depth, extension] = [wish.depthMm ?? 0, wish.extensionMm ?? 0];
+    return [
+      ...(extension > depth
+        ? [
+            {
+              path: 'extensionMm',
+              message: `An extension of ${extension} mm is wider than the hem of ${depth} mm; it can be up to ${depth} mm.`,
+            },
+          ]
+        : []),
+      ...(wish.variant === 'enclosed' ? turnWiderThanHem(wish) : []),
+    ];
+  },
   folds,
-  checks,
-  baseSpreadMm: ({ foot }) => ({ guide: guidanceSpreadMm[foot.guidance] }),
-  startingLength(plan) {
-    const { stitches } = repeatOf(plan.stitch);
-    const spacing = spacingMm(plan);
-    return {
-      value: spacing / stitches,
-      because: [{ about: 'bite-spacing', values: { spacingMm: spacing, stitches } }],
-      startingGuess: true,
-    };
-  },
-  dialReasons(plan, dials) {
-    const [bite, run] = checks(plan).map(
-      ({ v0 }) =>
-        v0.width * dials.widthMm +
-        v0.needlePosition * dials.needlePositionMm +
-        v0.guide * dials.guideMm,
-    );
-    const thick = plan.cloth.thicknessMm;
-    return {
-      widthMm: [
-        {
-          about: thick < thinClothMm ? 'bite-in-thin-fold' : 'bite-in-fold',
-          values: { biteMm: bite ?? 0, thicknessMm: thick, hiddenUpToMm: hiddenUpToMm(plan) },
-        },
-      ],
-      needlePositionMm: [
-        {
-          about: 'run-on-extension',
-          values: { runMm: run ?? 0, extensionMm: plan.fold.extensionMm ?? 0 },
-        },
-      ],
-      guideMm: [
-        'atMm' in plan.foot.guide
-          ? { about: 'guide-fixed', values: { atMm: plan.foot.guide.atMm } }
-          : { about: 'guide-adjusts', values: { stepMm: plan.foot.guide.stepMm ?? 0.25 } },
-      ],
-    };
-  },
-  countedPerRepeat: () => 1,
-  regions,
   steps,
+  startingValues({ wish, cloth, edge }) {
+    const spacingMm = biteSpacingMm({ below: 1, above: 1 });
+    const length =
+      wish.variant === 'tacked'
+        ? guess(
+            'length',
+            'Stitch length',
+            tackLengthMm,
+            'mm',
+            said('tack', 'A tack after {run} stitches, about every {everyMm}.', {
+              run: tackedRun,
+              everyMm: tackLengthMm * (tackedRun + 1),
+            }),
+          )
+        : guess(
+            'length',
+            'Stitch length',
+            spacingMm / 6,
+            'mm',
+            said('bite-spacing', 'A bite about every {spacingMm}.', { spacingMm }),
+          );
+    return [
+      length,
+      needle({ cloth, edge }, stackMm(1, cloth.thicknessMm)),
+      pressure(cloth, stackMm(1, cloth.thicknessMm)),
+    ];
+  },
+  nature: (variant) => ({
+    hidden: 0.95,
+    sturdy: variant === 'enclosed' ? 0.6 : 0.5,
+    decorative: 0.05,
+    holdsFray: 3,
+    givesPercent: variant === 'tacked' ? 10 : 60,
+    leastRadiusMm: 150,
+    thickestMm: variant === 'enclosed' ? enclosedUpToMm : Infinity,
+    turnsUp: true,
+  }),
+  seamClass: (variant) => (variant === 'enclosed' ? '6.03' : '6.02'),
+  margin: (variant) => (variant === 'tacked' ? tackMargin : blindMargin),
 };

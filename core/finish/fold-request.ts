@@ -22,15 +22,70 @@ export type FoldWish = { readonly variant: string } & {
 
 /** How a finish uses one fold field. */
 export interface FoldFieldRule {
-  /** Which variants need it; the others leave it unused. */
+  /** What people call it in this finish: hem depth, binding width. */
+  readonly name: string;
+  /** Which variants cannot do without it. */
   readonly neededBy: readonly string[];
+  /** Which take it but start with `startMm` when it is left out; the rest leave it unused. */
+  readonly optionalFor?: readonly string[];
   readonly leastMm: number;
   readonly mostMm: number;
-  readonly startMm: number;
+  /** Null for a field that has no value of its own to start with. */
+  readonly startMm: number | null;
+  /** The usual sizes, where they are made in sizes. */
+  readonly sizesMm?: readonly number[];
 }
 
 /** The fields a finish uses; one that is not listed is refused. */
 export type FoldFieldRules = { readonly [field in FoldField]?: FoldFieldRule };
+
+/** Whether a variant takes a field at all. */
+export function takesField(rule: FoldFieldRule, variant: string): boolean {
+  return rule.neededBy.includes(variant) || (rule.optionalFor?.includes(variant) ?? false);
+}
+
+/** A finish as far as its fold fields go. */
+interface Foldable {
+  readonly id: string;
+  readonly variants: readonly { readonly id: string }[];
+  readonly fields: FoldFieldRules;
+}
+
+/**
+ * The variant that is meant when none was named: the first that takes every length given and
+ * needs none besides; else the first.
+ */
+export function impliedVariant(
+  { variants, fields }: Foldable,
+  wish: Omit<FoldWish, 'variant'>,
+): string {
+  const given = (field: FoldField) => (wish[field] ?? null) !== null;
+  const fits = variants.find(({ id }) =>
+    Object.entries(fields).every(([name, rule]) => {
+      const field = name as FoldField;
+      return given(field) ? takesField(rule, id) : !rule.neededBy.includes(id);
+    }),
+  );
+  return (fits ?? variants[0])?.id ?? '';
+}
+
+function fieldIssue(
+  finishId: string,
+  field: FoldField,
+  rule: FoldFieldRule | undefined,
+  wish: FoldWish,
+): string | null {
+  const value = wish[field] ?? null;
+  if (!rule) return value === null ? null : `${finishId} has no use for ${field}; leave it out.`;
+  const range = `${rule.leastMm} to ${rule.mostMm} mm`;
+  if (value === null) {
+    return rule.neededBy.includes(wish.variant)
+      ? `${field} is needed: ${rule.name.toLowerCase()}, from ${range}.`
+      : null;
+  }
+  const allowed = value >= rule.leastMm && value <= rule.mostMm;
+  return allowed ? null : `${rule.name}: ${value} mm is out of range; it can be ${range}.`;
+}
 
 /**
  * Checks a wish against a finish's field rules: unknown variants, fields the finish cannot use,
@@ -38,47 +93,28 @@ export type FoldFieldRules = { readonly [field in FoldField]?: FoldFieldRule };
  *
  * @returns one issue for each, empty when all is well
  */
-export function foldIssues(
-  finishId: string,
-  variants: readonly string[],
-  rules: FoldFieldRules,
-  wish: FoldWish,
-): Issue[] {
-  if (!variants.includes(wish.variant)) {
-    return [
-      {
-        path: 'variant',
-        message: `“${wish.variant}” is not a variant of ${finishId}; it has ${variants.join(', ')}.`,
-      },
-    ];
+export function foldIssues({ id, variants, fields }: Foldable, wish: FoldWish): Issue[] {
+  const ids = variants.map((variant) => variant.id);
+  if (!ids.includes(wish.variant)) {
+    const message = `“${wish.variant}” is not a variant of ${id}; it has ${ids.join(', ')}.`;
+    return [{ path: 'variant', message }];
   }
   return foldFields.flatMap((field): Issue[] => {
-    const value = wish[field] ?? null;
-    const rule = rules[field];
-    if (!rule) {
-      return value === null
-        ? []
-        : [{ path: field, message: `${finishId} has no use for ${field}; leave it out.` }];
-    }
-    if (value === null) {
-      return rule.neededBy.includes(wish.variant)
-        ? [
-            {
-              path: field,
-              message: `${field} is needed, from ${rule.leastMm} to ${rule.mostMm} mm.`,
-            },
-          ]
-        : [];
-    }
-    return value >= rule.leastMm && value <= rule.mostMm
-      ? []
-      : [
-          {
-            path: field,
-            message: `${value} mm is out of range; it can be ${rule.leastMm} to ${rule.mostMm} mm.`,
-          },
-        ];
+    const message = fieldIssue(id, field, fields[field], wish);
+    return message === null ? [] : [{ path: field, message }];
   });
+}
+
+/** A wish with every optional length that was left out at its start. */
+export function completed(fields: FoldFieldRules, wish: FoldWish): FoldWish {
+  const starts = Object.entries(fields).flatMap(([field, rule]): [string, number][] =>
+    (wish[field as FoldField] ?? null) === null &&
+    rule.optionalFor?.includes(wish.variant) &&
+    rule.startMm !== null
+      ? [[field, rule.startMm]]
+      : [],
+  );
+  return { ...wish, ...Object.fromEntries(starts) };
 }
 
 /** A fold request: the wish and the cloth it is folded in. */

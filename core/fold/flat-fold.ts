@@ -6,7 +6,7 @@ export interface Fold {
 }
 
 /** A flat piece of the strip between two folds, where it lies after folding. */
-export interface Layer {
+export interface FlatLayer {
   readonly fromSMm: number;
   readonly toSMm: number;
   /** Where its two ends lie; x counts from the raw edge of the unfolded strip. */
@@ -14,12 +14,12 @@ export interface Layer {
   readonly toXMm: number;
 }
 
-function mirrorAbout(layer: Layer, xMm: number): Layer {
+function mirrorAbout(layer: FlatLayer, xMm: number): FlatLayer {
   return { ...layer, fromXMm: 2 * xMm - layer.fromXMm, toXMm: 2 * xMm - layer.toXMm };
 }
 
 /** Cuts the layer that holds s in two; leaves the others as they are. */
-function splitAt(layers: readonly Layer[], sMm: number): Layer[] {
+function splitAt(layers: readonly FlatLayer[], sMm: number): FlatLayer[] {
   return layers.flatMap((layer) => {
     if (sMm <= layer.fromSMm || sMm >= layer.toSMm) return [layer];
     const share = (sMm - layer.fromSMm) / (layer.toSMm - layer.fromSMm);
@@ -42,8 +42,8 @@ function splitAt(layers: readonly Layer[], sMm: number): Layer[] {
  * @returns the layers from the bottom to the top
  * @throws RangeError when a fold lies outside the strip
  */
-export function foldFlat(lengthMm: number, folds: readonly Fold[]): Layer[] {
-  let layers: Layer[] = [{ fromSMm: 0, toSMm: lengthMm, fromXMm: 0, toXMm: lengthMm }];
+export function foldFlat(lengthMm: number, folds: readonly Fold[]): FlatLayer[] {
+  let layers: FlatLayer[] = [{ fromSMm: 0, toSMm: lengthMm, fromXMm: 0, toXMm: lengthMm }];
   for (const fold of folds) {
     if (!(fold.atMm > 0 && fold.atMm < lengthMm)) {
       throw new RangeError(`A fold at ${fold.atMm} mm lies outside a strip of ${lengthMm} mm.`);

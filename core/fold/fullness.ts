@@ -3,7 +3,7 @@
  * (R + D)/(R − D) − 1. Source: docs/formulas.md, “Shapes”.
  *
  * @param radiusMm of the finished edge
- * @param depthMm turned up
+ * @param depthMm turned up; negative on an inward curve, where the share is negative too
  * @returns a share, 0.03 for 3 %; Infinity when the hem is as deep as the radius or deeper
  */
 export function fullnessShare(radiusMm: number, depthMm: number): number {

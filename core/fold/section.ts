@@ -1,81 +1,94 @@
-import { foldFlat, type Fold, type Layer } from './flat-fold';
+import { Ground } from './ground';
+import type { Layer, Stack } from './layer';
 
 export interface Point {
   readonly xMm: number;
   readonly zMm: number;
 }
 
-/** The section through a folded strip. */
-export interface Section {
-  /** Centre line of the cloth from the raw edge into the garment; the table is z = 0. */
-  readonly centreLine: readonly Point[];
+/** One uninterrupted piece of cloth in a section. */
+export interface Leg {
+  readonly piece: string;
   readonly thicknessMm: number;
-  readonly widthMm: readonly [left: number, right: number];
-  readonly heightMm: number;
-  /** Where each fold came to lie, in the order of the folds given. */
-  readonly foldPoints: readonly Point[];
-  readonly layers: readonly Layer[];
+  /** Centre line from its raw-edge end to its other end; the table is z = 0. */
+  readonly centreLine: readonly Point[];
 }
 
-/** Spacing of the samples along x; finer than any thread shows. */
-const sampleMm = 0.25;
-/** A pressed layer climbs over an edge beneath it no steeper than this. */
-const steepestSlope = 0.6;
+/** A bend where two layers of a strip meet. */
+export interface Bend extends Point {
+  readonly piece: string;
+  /** The fold's distance from the strip's raw edge. */
+  readonly sMm: number;
+}
 
-/** Heights above the table on a grid of x. */
-class Ground {
-  private readonly heights: Float64Array;
-  constructor(
-    private readonly leftMm: number,
-    rightMm: number,
-  ) {
-    this.heights = new Float64Array(Math.ceil((rightMm - leftMm) / sampleMm) + 2);
-  }
-
-  index(xMm: number): number {
-    return Math.round((xMm - this.leftMm) / sampleMm);
-  }
-
-  /** The ground as a cloth would lie on it: never steeper than {@link steepestSlope}. */
-  draped(from: number, to: number): Float64Array {
-    const lain = this.heights.slice(from, to + 1);
-    const rise = sampleMm * steepestSlope;
-    for (let i = 1; i < lain.length; i++) {
-      lain[i] = Math.max(lain[i] ?? 0, (lain[i - 1] ?? 0) - rise);
-    }
-    for (let i = lain.length - 2; i >= 0; i--) {
-      lain[i] = Math.max(lain[i] ?? 0, (lain[i + 1] ?? 0) - rise);
-    }
-    return lain;
-  }
-
-  raise(from: number, tops: Float64Array): void {
-    this.heights.set(tops, from);
-  }
+/** The section through a stack of folded strips. */
+export interface Section {
+  readonly legs: readonly Leg[];
+  readonly bends: readonly Bend[];
+  readonly widthMm: readonly [left: number, right: number];
+  readonly heightMm: number;
 }
 
 /** Lays one layer on the ground; returns its centre line from its raw-edge end to its other. */
-function layDown(layer: Layer, ground: Ground, thicknessMm: number): Point[] {
+function layDown(layer: Layer, ground: Ground): Point[] {
   const [left, right] = [
     Math.min(layer.fromXMm, layer.toXMm),
     Math.max(layer.fromXMm, layer.toXMm),
   ];
   const [from, to] = [ground.index(left), ground.index(right)];
-  const lain = ground.draped(from, to);
+  const lain = ground.draped(from, to, layer.thicknessMm);
+  const half = ground.halfUpright(from, lain, layer.thicknessMm);
   ground.raise(
     from,
-    lain.map((height) => height + thicknessMm),
+    lain.map((height, i) => height + 2 * (half[i] ?? 0)),
   );
-  const span = Math.max(1, lain.length - 1);
   const points = Array.from(lain, (height, i) => ({
-    xMm: left + ((right - left) * i) / span,
-    zMm: height + thicknessMm / 2,
+    xMm: ground.xs[from + i] ?? 0,
+    zMm: height + (half[i] ?? 0),
   }));
   return layer.fromXMm <= layer.toXMm ? points : points.reverse();
 }
 
+/** A layer as it was laid down. */
+interface Laid {
+  readonly layer: Layer;
+  readonly points: readonly Point[];
+}
+
+const follows = (before: Layer, after: Layer) =>
+  before.piece === after.piece && Math.abs(after.fromSMm - before.toSMm) < 1e-9;
+
+/** The ends that meet in a bend, in the order of the strip; null where two layers don't join. */
+function joint(one: Laid, other: Laid): { from: Point; to: Point; outward: number } | null {
+  const [before, after] = follows(one.layer, other.layer)
+    ? [one, other]
+    : follows(other.layer, one.layer)
+      ? [other, one]
+      : [null, null];
+  const [from, to] = [before?.points.at(-1), after?.points[0]];
+  if (!before || !from || !to) return null;
+  return { from, to, outward: Math.sign(before.layer.toXMm - before.layer.fromXMm) };
+}
+
+/** Lays a stack down from the bottom; what is laid later lies over the bends as well. */
+function layStack(stack: Stack, ground: Ground): Laid[] {
+  const laid: Laid[] = [];
+  for (const layer of stack) {
+    const next = { layer, points: layDown(layer, ground) };
+    for (const earlier of laid) {
+      const meets = joint(earlier, next);
+      if (!meets) continue;
+      const { from, to, outward } = meets;
+      const radius = Math.abs(to.zMm - from.zMm) / 2 + layer.thicknessMm / 2;
+      ground.raiseBend({ xMm: from.xMm, zMm: (from.zMm + to.zMm) / 2 }, radius, outward);
+    }
+    laid.push(next);
+  }
+  return laid;
+}
+
 /** Half a circle from the end of one layer to the start of the next, bulging past the fold. */
-function bend(from: Point, to: Point, outward: number): Point[] {
+function bendBetween(from: Point, to: Point, outward: number): Point[] {
   const radius = Math.abs(to.zMm - from.zMm) / 2;
   const middle = (from.zMm + to.zMm) / 2;
   const side = Math.sign(to.zMm - from.zMm);
@@ -100,43 +113,52 @@ function simplified(points: readonly Point[]): Point[] {
   });
 }
 
-/**
- * The section through a strip of cloth folded flat, with its thickness: layers lie on one
- * another, climb over what is beneath them, and join in half-round bends.
- *
- * @param lengthMm how much cloth is drawn, from the raw edge
- * @param folds in press order
- * @param thicknessMm of the cloth as drawn; an exaggeration multiplies it before the call
- * @returns the centre line in mm; x counts from where the raw edge lay unfolded
- * @throws RangeError when a fold lies outside the strip
- */
-export function sectionOf(lengthMm: number, folds: readonly Fold[], thicknessMm: number): Section {
-  const layers = foldFlat(lengthMm, folds);
-  const xs = layers.flatMap((layer) => [layer.fromXMm, layer.toXMm]);
-  const [left, right] = [Math.min(...xs), Math.max(...xs)];
-  const ground = new Ground(left, right);
-  const laid = layers
-    .map((layer) => ({ layer, points: layDown(layer, ground, thicknessMm) }))
-    .sort((a, b) => a.layer.fromSMm - b.layer.fromSMm);
+/** Ends that differ by binary noise only are one place. */
+const whole = (mm: number) => Math.round(mm * 1e6) / 1e6;
 
-  const line: Point[] = [];
-  const hinges = new Map<number, Point>();
-  laid.forEach(({ layer, points }, i) => {
-    line.push(...points);
-    const next = laid[i + 1];
-    const [end, start] = [points.at(-1), next?.points[0]];
-    if (!end || !start) return;
-    const outward = Math.sign(layer.toXMm - layer.fromXMm);
-    const arc = bend(end, start, outward);
-    line.push(...arc);
-    hinges.set(layer.toSMm, arc[5] ?? end);
-  });
-  return {
-    centreLine: simplified(line),
-    thicknessMm,
-    widthMm: [left, right],
-    heightMm: Math.max(...line.map((point) => point.zMm)) + thicknessMm / 2,
-    foldPoints: folds.map((fold) => hinges.get(fold.atMm) ?? { xMm: 0, zMm: 0 }),
-    layers,
-  };
+/**
+ * The section through a stack, with its thickness: layers lie on one another, climb over what is
+ * beneath them, and join in half-round bends where the strip goes on.
+ *
+ * @param stack bottom first, at least one layer
+ * @param exaggeration multiplies every thickness as drawn; lengths stay true
+ * @returns centre lines in mm, one for each uninterrupted piece
+ */
+export function sectionOf(stack: Stack, exaggeration = 1): Section {
+  const drawn = stack.map((layer) => ({
+    ...layer,
+    fromXMm: whole(layer.fromXMm),
+    toXMm: whole(layer.toXMm),
+    thicknessMm: layer.thicknessMm * exaggeration,
+  }));
+  const xs = drawn.flatMap((layer) => [layer.fromXMm, layer.toXMm]);
+  const [left, right] = [Math.min(...xs), Math.max(...xs)];
+  const height = drawn.reduce((sum, { thicknessMm }) => sum + thicknessMm, 0);
+  const thinnest = Math.min(...drawn.map(({ thicknessMm }) => thicknessMm));
+  const laid = layStack(drawn, new Ground(xs, height, thinnest));
+  const legs: Leg[] = [];
+  const bends: Bend[] = [];
+  for (const piece of new Set(stack.map((layer) => layer.piece))) {
+    const strip = laid
+      .filter(({ layer }) => layer.piece === piece)
+      .sort((a, b) => a.layer.fromSMm - b.layer.fromSMm);
+    let line: Point[] = [];
+    strip.forEach(({ layer, points }, i) => {
+      line.push(...points);
+      const next = strip[i + 1];
+      const meets = next && follows(layer, next.layer) ? joint({ layer, points }, next) : null;
+      if (meets) {
+        const arc = bendBetween(meets.from, meets.to, meets.outward);
+        line.push(...arc);
+        bends.push({ piece, sMm: layer.toSMm, ...(arc[5] ?? meets.from) });
+        return;
+      }
+      legs.push({ piece, thicknessMm: layer.thicknessMm, centreLine: simplified(line) });
+      line = [];
+    });
+  }
+  const tops = legs.flatMap(({ centreLine, thicknessMm }) =>
+    centreLine.map(({ zMm }) => zMm + thicknessMm / 2),
+  );
+  return { legs, bends, widthMm: [left, right], heightMm: Math.max(...tops) };
 }

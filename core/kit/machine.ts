@@ -1,7 +1,11 @@
+import { coverPatterns, lockPatterns, overedgePatterns, type Pattern } from '../stitch/stitch';
 import type { IntervalMm } from './foot';
 
 export const machineKinds = ['lockstitch', 'straight-stitch', 'overlocker', 'coverstitch'] as const;
 export type MachineKind = (typeof machineKinds)[number];
+
+/** Starting guess: how high a home machine's presser foot lifts, mm. */
+export const usualPresserLiftMm = 6;
 
 /** What the sums need to know of a machine. */
 export interface Machine {
@@ -14,4 +18,28 @@ export interface Machine {
   readonly needleStepMm: number;
   /** The hole in the needle plate, when it was measured. */
   readonly plateHoleMm?: IntervalMm | null | undefined;
+  /** How high the presser foot lifts, when it was measured. */
+  readonly presserLiftMm?: number | null | undefined;
+  /** Whether the length dial means one stitch, as usual, or a whole repeat. */
+  readonly lengthMeans?: 'stitch' | 'repeat' | undefined;
+  /** The stitches it has; all of its kind when nobody said. */
+  readonly patterns?: readonly Pattern[] | null | undefined;
+}
+
+/** The stitches that a kind of machine can have at all. */
+const byKind: Readonly<Record<MachineKind, readonly Pattern[]>> = {
+  lockstitch: lockPatterns,
+  'straight-stitch': ['straight', 'tacking'],
+  overlocker: overedgePatterns,
+  coverstitch: coverPatterns,
+};
+
+/** The stitches of a kind of machine. */
+export function patternsOfKind(kind: MachineKind): readonly Pattern[] {
+  return byKind[kind];
+}
+
+/** The stitches a machine has. */
+export function patternsOf({ kind, patterns }: Pick<Machine, 'kind' | 'patterns'>): Pattern[] {
+  return byKind[kind].filter((pattern) => patterns?.includes(pattern) ?? true);
 }

@@ -12,6 +12,13 @@ export const guidanceSpreadMm: Readonly<Record<Guidance, number>> = {
   eye: 0.9,
 };
 
+/** Starting guesses: spread of a pressed crease, by eye and over a card template, mm. */
+export const pressSpreadMm = { crease: 0.5, template: 0.3 } as const;
+/** Starting guess: spread of cloth fed into a scroll by hand, mm. */
+export const feedSpreadMm = 0.45;
+/** Starting guesses: spread of a binding's back, wrapped by hand and in a binder, mm. */
+export const wrapSpreadMm = { hand: 0.5, binder: 0.3 } as const;
+
 /** Starting guesses: how much the cloth and the curve add to a spread. */
 const perSlipGrade = 0.2;
 const stretchThatDoublesPercent = 200;

@@ -4,6 +4,7 @@ import {
   dialTravel,
   marginDials,
   positionCount,
+  snapToDial,
   type DialSettings,
   type MarginDial,
 } from '../kit/dial-steps';
@@ -23,6 +24,16 @@ export interface SetUp {
   readonly stitch: Stitch;
   readonly needleSize: number;
   readonly faultWeights: FaultWeights;
+  /** The width when a rule sets it and not the margin; the machine's nearest step is taken. */
+  readonly ruledWidthMm?: number | null;
+}
+
+/** A dial's travel; one that a rule has set stands still at the step nearest to it. */
+function travelOf(dial: MarginDial, set: Pick<SetUp, 'machine' | 'foot' | 'ruledWidthMm'>) {
+  const travel = dialTravel(dial, set.machine, set.foot.guide);
+  if (dial !== 'width' || (set.ruledWidthMm ?? null) === null) return travel;
+  const atMm = snapToDial(set.ruledWidthMm ?? 0, travel);
+  return { fromMm: atMm, toMm: atMm, stepMm: 0, originMm: atMm };
 }
 
 /** More settings than this are a slip in a step, not a machine. */
@@ -34,8 +45,10 @@ export const mostSettings = 2_000_000;
  * @throws Impossible when a dial has no position, or when there are more settings than
  *   {@link mostSettings}
  */
-export function dialSpace(set: Pick<SetUp, 'machine' | 'foot'>): Record<MarginDial, number[]> {
-  const travels = marginDials.map((dial) => dialTravel(dial, set.machine, set.foot.guide));
+export function dialSpace(
+  set: Pick<SetUp, 'machine' | 'foot' | 'ruledWidthMm'>,
+): Record<MarginDial, number[]> {
+  const travels = marginDials.map((dial) => travelOf(dial, set));
   const counts = travels.map(positionCount);
   const total = counts.reduce((product, count) => product * count, 1);
   if (total > mostSettings) {

@@ -1,8 +1,10 @@
 import { Impossible } from '../impossible';
 import type { Finish, FoldPlan } from '../finish/finish';
 import {
+  completed,
   foldFields,
   foldIssues,
+  takesField,
   type FoldField,
   type FoldRequest,
   type FoldWish,
@@ -14,29 +16,49 @@ import {
  * @param path put before the field names, e.g. `fold.`
  * @throws Impossible with one issue for each field
  */
-export function refuseFold(finish: Finish, wish: FoldWish, path = ''): void {
-  const single = foldIssues(finish.id, finish.variants, finish.fields, wish);
-  const issues = single.length > 0 ? single : finish.contradictions(wish);
+export function refuseFold(finish: Finish, { wish, cloth }: FoldRequest, path = ''): void {
+  const single = foldIssues(finish, wish);
+  const whole = { wish: completed(finish.fields, wish), cloth };
+  const issues = single.length > 0 ? single : finish.contradictions(whole);
   if (issues.length === 0) return;
   throw new Impossible(issues.map((issue) => ({ ...issue, path: path + issue.path })));
 }
 
-/** The folds of a finish. Source: docs/formulas.md, “Folds”. @throws Impossible */
+/**
+ * The folds of a finish; lengths that may be left out start where the finish says.
+ * Source: docs/formulas.md, “Folds”.
+ *
+ * @throws Impossible
+ */
 export function foldPlanOf(finish: Finish, request: FoldRequest): FoldPlan {
-  refuseFold(finish, request.wish);
-  return finish.folds(request);
+  refuseFold(finish, request);
+  return finish.folds({ ...request, wish: completed(finish.fields, request.wish) });
+}
+
+/** The lengths that were left out and start where the finish says, by field. */
+export function assumedLengths(finish: Finish, wish: FoldWish): Record<string, number> {
+  const whole: Record<string, unknown> = completed(finish.fields, wish);
+  return Object.fromEntries(
+    foldFields.flatMap((field): [string, number][] =>
+      (wish[field] ?? null) === null && typeof whole[field] === 'number'
+        ? [[field, whole[field]]]
+        : [],
+    ),
+  );
 }
 
 /** The fields that were given but that this variant leaves unused. */
 export function unusedFoldFields(finish: Finish, wish: FoldWish): string[] {
   return Object.entries(finish.fields)
-    .filter(([, rule]) => !rule.neededBy.includes(wish.variant))
-    .map(([field]) => field)
-    .filter((field) => (wish[field as keyof FoldWish] ?? null) !== null);
+    .filter(([field, rule]) => {
+      const given = (wish[field as FoldField] ?? null) !== null;
+      return given && !takesField(rule, wish.variant);
+    })
+    .map(([field]) => field);
 }
 
 /**
- * A wish turned to another variant: what both use is kept, what the new one needs besides starts
+ * A wish turned to another variant: what both use is kept, what the new one takes besides starts
  * where the finish says, and what it has no use for is left out.
  *
  * @param wish may be empty, for a first plan
@@ -49,9 +71,11 @@ export function wishForVariant(
   const depthMm = wish.depthMm ?? Infinity;
   const lengths = foldFields.flatMap((field): [FoldField, number][] => {
     const rule = finish.fields[field];
-    if (!rule?.neededBy.includes(variant)) return [];
+    if (!rule || !takesField(rule, variant)) return [];
+    const given = wish[field] ?? null;
+    if (given !== null) return [[field, Math.min(rule.mostMm, Math.max(rule.leastMm, given))]];
     // No part of a hem is deeper than the hem.
-    return [[field, wish[field] ?? Math.min(rule.startMm, depthMm)]];
+    return rule.startMm === null ? [] : [[field, Math.min(rule.startMm, depthMm)]];
   });
   return { variant, ...Object.fromEntries(lengths) };
 }

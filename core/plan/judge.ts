@@ -1,4 +1,4 @@
-import type { Fact, Finish, SewingPlan } from '../finish/finish';
+import type { Fact, SewingPlan } from '../finish/finish';
 import type { DialSettings } from '../kit/dial-steps';
 import { beliefFor } from '../margin/belief';
 import { undriftedMm, type Check } from '../margin/check';
@@ -11,8 +11,10 @@ import {
   type Margin,
 } from '../margin/margin';
 import type { SetUp } from '../margin/set-up';
-import { clearanceOf, withinSwing, type Clearance } from '../stitch/clearance';
-import { repeatOf } from '../stitch/repeat';
+import { clearanceOf, hasStraightPlate, withinSwing, type Clearance } from '../stitch/clearance';
+import { countedHoles } from '../stitch/counted-holes';
+import { holeXMm, swingOf } from '../stitch/needle-path';
+import { pitchMm, repeatLengthMm } from '../stitch/pitch';
 
 /** A setting, judged. */
 export interface Judgement {
@@ -46,7 +48,13 @@ export function judge(set: SetUp, dials: DialSettings): Judgement {
   const warnings: Fact[] = [];
   if (clearance.clearanceMm < -1e-9) {
     const { nearest, side, clearanceMm } = clearance;
-    warnings.push({ about: 'needle-meets-metal', values: { nearest, side, byMm: -clearanceMm } });
+    const [uLeft, uRight] = swingOf(set.stitch);
+    const swing = Math.abs(holeXMm(uRight, set.stitch, dials) - holeXMm(uLeft, set.stitch, dials));
+    warnings.push(
+      nearest === 'plate' && hasStraightPlate(set.machine) && swing > 1e-9
+        ? { about: 'straight-plate', values: { swingMm: swing } }
+        : { about: 'needle-meets-metal', values: { nearest, side, byMm: -clearanceMm } },
+    );
   }
   if (!swings) {
     warnings.push({ about: 'beyond-swing', values: { halfMm: set.machine.maxWidthMm / 2 } });
@@ -62,13 +70,13 @@ export function judge(set: SetUp, dials: DialSettings): Judgement {
     chance,
     clearance,
     blocked,
-    stitchesPerMetre: 1000 / dials.lengthMm,
+    stitchesPerMetre: 1000 / pitchMm(set.stitch, dials.lengthMm, set.machine),
     warnings,
   };
 }
 
 /** How many stitches of the counted kind the whole edge takes; need not be whole. */
-export function countedAlongEdge(finish: Finish, plan: SewingPlan, lengthMm: number): number {
-  const repeatMm = repeatOf(plan.stitch).stitches * lengthMm;
-  return (plan.edge.lengthMm / repeatMm) * finish.countedPerRepeat(plan);
+export function countedAlongEdge(plan: SewingPlan, lengthMm: number): number {
+  const repeatMm = repeatLengthMm(plan.stitch, lengthMm, plan.machine);
+  return (plan.edge.lengthMm / repeatMm) * countedHoles(plan.stitch).length;
 }

@@ -37,7 +37,6 @@ describe('judging a setting', () => {
   test('bites along the edge', () => {
     expect(
       countedAlongEdge(
-        blindHem,
         {
           ...examplePlan,
           edge: { lengthMm: 3420, minRadiusMm: null },

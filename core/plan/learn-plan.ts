@@ -3,8 +3,11 @@ import type { Finish, SewingPlan } from '../finish/finish';
 import type { DialSettings } from '../kit/dial-steps';
 import { isEnough, predict, rankMoves, type DialChange, type Prediction } from '../margin/advise';
 import type { Beliefs } from '../margin/belief';
+import { driftSources, type DriftSource } from '../margin/check';
 import { learn, learnedBelief, type Posterior, type Sample } from '../margin/learn';
+import { dialIssues } from './dial-issues';
 import { countedAlongEdge } from './judge';
+import { marginOfPlan } from './margin-of-plan';
 import { ruleSpreads, setUpOf } from './set-up-of';
 
 /** A sewn sample with the whole setting it was sewn at. */
@@ -12,9 +15,21 @@ export interface SewnSample extends Omit<Sample, 'settings'> {
   readonly settings: DialSettings;
 }
 
+/** What samples say about the drift of each source that any of them informs. */
+export type Learned = Partial<Readonly<Record<DriftSource, Posterior>>>;
+
+/** The beliefs that samples have changed. */
+export function learnedBeliefs(learned: Learned): Beliefs {
+  return Object.fromEntries(
+    Object.entries(learned).map(([source, posterior]) => [source, learnedBelief(posterior)]),
+  );
+}
+
 /** What the samples teach, and the one move that follows. */
 export interface Lesson {
+  /** About the drift that the last sample informs. */
   readonly posterior: Posterior;
+  readonly learned: Learned;
   /** The setting of the last sample, and what it would sew over the real edge. */
   readonly now: { readonly settings: DialSettings; readonly predicted: Prediction };
   /** The best setting one dial away; the same setting when nothing is gained. */
@@ -33,9 +48,14 @@ function sampleIssues(finish: Finish, plan: SewingPlan, samples: readonly SewnSa
   if (samples.length === 0) {
     return [{ path: 'samples', message: 'Nothing to learn from: give at least one sewn sample.' }];
   }
-  const names = finish.checks(plan).map(({ name }) => name);
-  return samples.flatMap(({ check, n, short, over }, i): Issue[] => {
-    const issues: Issue[] = [];
+  const names = marginOfPlan(finish, plan.fold.variant)
+    .checks(plan)
+    .map(({ name }) => name);
+  return samples.flatMap(({ check, n, short, over, settings }, i): Issue[] => {
+    const issues: Issue[] = dialIssues(plan, settings).map(({ path, message }) => ({
+      path: `samples.${i}.settings.${path}`,
+      message,
+    }));
     if (!names.includes(check)) {
       issues.push({
         path: `samples.${i}.check`,
@@ -66,14 +86,20 @@ export function lessonOf(finish: Finish, plan: SewingPlan, samples: readonly Sew
   if (!last || issues.length > 0) throw new Impossible(issues);
 
   const source = byRule.checks.find(({ name }) => name === last.check)?.source ?? 'guide';
-  const sameSource = byRule.checks.filter((check) => check.source === source);
-  const informative = samples.filter(({ check }) => sameSource.some(({ name }) => name === check));
-  const posterior = learn(sameSource, informative, ruleSpreads(finish, plan)[source] ?? 1);
-  const learned: Beliefs = { [source]: learnedBelief(posterior) };
-  const set = setUpOf(finish, plan, learned);
+  const spreads = ruleSpreads(finish, plan);
+  // Sources are independent: each learns from the samples of its own checks alone.
+  const learned: Learned = Object.fromEntries(
+    driftSources.flatMap((from): [DriftSource, Posterior][] => {
+      const checks = byRule.checks.filter((check) => check.source === from);
+      const informative = samples.filter(({ check }) => checks.some(({ name }) => name === check));
+      return informative.length > 0 ? [[from, learn(checks, informative, spreads[from] ?? 1)]] : [];
+    }),
+  );
+  const posterior = learned[source]!;
+  const set = setUpOf(finish, plan, learnedBeliefs(learned));
 
   const at = (settings: DialSettings) =>
-    predict(set, settings, last.check, countedAlongEdge(finish, plan, settings.lengthMm));
+    predict(set, settings, last.check, countedAlongEdge(plan, settings.lengthMm));
   const now = { settings: last.settings, predicted: at(last.settings) };
   const [first, ...others] = rankMoves(set, last.settings).map((move) => {
     const settings = { ...move.settings, lengthMm: last.settings.lengthMm };
@@ -84,5 +110,5 @@ export function lessonOf(finish: Finish, plan: SewingPlan, samples: readonly Sew
     next.change === null
       ? null
       : (others.find(({ change }) => change !== null && change.dial !== next.change?.dial) ?? null);
-  return { posterior, now, next, instead, enough: isEnough(now.predicted) };
+  return { posterior, learned, now, next, instead, enough: isEnough(now.predicted) };
 }

@@ -6,7 +6,7 @@ test('the dials’ start, the depth and the order of keys don’t matter', () =>
   const shuffled = {
     ...rest,
     fold: { ...rest.fold, depthMm: 25 },
-    machine: { ...rest.machine, plateHoleMm: null },
+    machine: { ...rest.machine, plateHoleMm: null, presserLiftMm: 7 },
     edge: { lengthMm: 300, minRadiusMm: null },
     cloth: Object.fromEntries(Object.entries(cloth).reverse()) as unknown as typeof cloth,
   };

@@ -15,15 +15,19 @@ function canonical(value: unknown): string {
  * and stitch, judged by the same eye. The hem's depth and the dials may differ.
  */
 export function sameForLearning(a: SewingPlan, b: SewingPlan): boolean {
-  const what = ({ cloth, edge, machine, foot, stitch, pickMm, fold }: SewingPlan) =>
-    canonical({
+  const what = ({ cloth, edge, machine, foot, stitch, pickMm, fold, aids }: SewingPlan) => {
+    // How high the foot lifts and what else it can sew have no part in where a stitch lands.
+    const { presserLiftMm: _lift, patterns: _patterns, ...swinging } = machine;
+    return canonical({
       cloth,
       radius: edge.minRadiusMm,
-      machine,
+      machine: swinging,
       foot,
       stitch: { mirror: false, ...stitch },
       pickMm,
       extension: fold.extensionMm,
+      aids: { press: 'crease', wrap: 'hand', ...aids },
     });
+  };
   return what(a) === what(b);
 }

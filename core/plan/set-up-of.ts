@@ -5,12 +5,17 @@ import type { DriftSource } from '../margin/check';
 import { normalDrift } from '../margin/normal';
 import { spreadMm } from '../margin/drift';
 import type { SetUp } from '../margin/set-up';
+import { patternsOf } from '../kit/machine';
+import { needleRadiusMm } from '../kit/needle';
+import { needleAirMm } from '../stitch/clearance';
 import { refuseFold } from './fold-plan';
+import { marginOfPlan } from './margin-of-plan';
+import { wholePlan } from './whole-plan';
 
 /** What the kit and the stitch must be for this finish. */
 function kitIssues(finish: Finish, plan: SewingPlan): Issue[] {
   const issues: Issue[] = [];
-  const { machineKinds, patterns } = finish.needs;
+  const { machineKinds, patterns } = finish.needs(plan.fold.variant);
   if (!machineKinds.includes(plan.machine.kind)) {
     issues.push({
       path: 'machine.kind',
@@ -23,7 +28,27 @@ function kitIssues(finish: Finish, plan: SewingPlan): Issue[] {
       message: `${finish.id} is sewn with ${patterns.join(' or ')}, not with ${plan.stitch.pattern}.`,
     });
   }
-  return issues;
+  const has = patternsOf(plan.machine);
+  if (issues.length === 0 && !has.includes(plan.stitch.pattern)) {
+    issues.push({
+      path: 'stitch.pattern',
+      message: `This machine has no ${plan.stitch.pattern} stitch; it has ${has.join(', ') || 'none of its kind'}.`,
+    });
+  }
+  return [...issues, ...footIssues(plan)];
+}
+
+/** A foot whose opening no needle of this size can pass. */
+function footIssues({ foot, needleSize }: SewingPlan): Issue[] {
+  const [left, right] = foot.slotMm;
+  const leastMm = 2 * (needleRadiusMm(needleSize) + needleAirMm);
+  if (right - left >= leastMm - 1e-9) return [];
+  return [
+    {
+      path: 'foot.slotMm',
+      message: `A slot of ${(right - left).toFixed(2)} mm is too narrow for a size ${needleSize} needle; it needs ${leastMm.toFixed(2)} mm, from ${left} to ${right} mm there is less.`,
+    },
+  ];
 }
 
 /** σ of each drift source by the rule, mm: before anything was learned. */
@@ -31,7 +56,8 @@ export function ruleSpreads(
   finish: Finish,
   plan: SewingPlan,
 ): Partial<Record<DriftSource, number>> {
-  const entries = Object.entries(finish.baseSpreadMm(plan)).map(([source, baseMm]) => [
+  const bases = marginOfPlan(finish, plan.fold.variant).baseSpreadMm(wholePlan(finish, plan));
+  const entries = Object.entries(bases).map(([source, baseMm]) => [
     source,
     spreadMm(baseMm, plan.cloth, plan.edge.minRadiusMm, plan.skill),
   ]);
@@ -45,7 +71,8 @@ export function ruleSpreads(
  * @throws Impossible when the finish cannot be folded so, or sewn with this kit
  */
 export function setUpOf(finish: Finish, plan: SewingPlan, learned: Beliefs = {}): SetUp {
-  refuseFold(finish, plan.fold, 'fold.');
+  refuseFold(finish, { wish: plan.fold, cloth: plan.cloth }, 'fold.');
+  const margin = marginOfPlan(finish, plan.fold.variant);
   const issues = kitIssues(finish, plan);
   if (issues.length > 0) throw new Impossible(issues);
   const byRule = Object.fromEntries(
@@ -55,13 +82,15 @@ export function setUpOf(finish: Finish, plan: SewingPlan, learned: Beliefs = {})
     ]),
   );
   const { machine, foot, stitch, needleSize, faultWeights } = plan;
+  const whole = wholePlan(finish, plan);
   return {
-    checks: finish.checks(plan),
+    checks: margin.checks(whole),
     beliefs: { ...byRule, ...learned },
     machine,
     foot,
     stitch,
     needleSize,
     faultWeights,
+    ruledWidthMm: margin.ruled?.(whole).widthMm?.value ?? null,
   };
 }

@@ -8,6 +8,17 @@ import type { Stitch } from './stitch';
 /** Starting guess: how much air a needle that bends a little wants beside it, mm. */
 export const needleAirMm = 0.3;
 
+/**
+ * Starting guess: a plate whose hole is no wider than this was made for straight stitching alone;
+ * its round hole leaves no room for a swing, however small.
+ */
+export const straightPlateMm = 2.2;
+
+/** Whether a machine wears a plate that is for straight stitching alone. */
+export function hasStraightPlate({ plateHoleMm }: Pick<Machine, 'plateHoleMm'>): boolean {
+  return Boolean(plateHoleMm && plateHoleMm[1] - plateHoleMm[0] <= straightPlateMm);
+}
+
 /** Room for binary noise, so that a needle exactly at its limit is not refused. */
 const hair = 1e-9;
 
@@ -22,7 +33,8 @@ export interface Clearance {
 
 /**
  * The room between the needle's swing and the metal around it: every hole keeps the needle's
- * radius plus {@link needleAirMm} inside the foot's slot and the plate's hole.
+ * radius plus {@link needleAirMm} inside the foot's slot and the plate's hole, and over a
+ * straight-stitch plate it may not swing at all.
  * Source: docs/formulas.md, “Clearance”.
  *
  * @param needleSize metric size, e.g. 80
@@ -44,6 +56,10 @@ export function clearanceOf(
     { clearanceMm: left - a - keepMm, nearest, side: 'left' },
     { clearanceMm: b - right - keepMm, nearest, side: 'right' },
   ]);
+  if (hasStraightPlate(machine) && right - left > hair) {
+    // What the swing asks for is what the plate lacks.
+    sides.push({ clearanceMm: left - right, nearest: 'plate', side: 'left' });
+  }
   return sides.reduce((least, next) => (next.clearanceMm < least.clearanceMm ? next : least));
 }
 
@@ -73,8 +89,10 @@ export function needleMayGo(
   const least = Math.max(-half, ...openings.map(([left]) => left + keepMm)) - hair;
   const most = Math.min(half, ...openings.map(([, right]) => right - keepMm)) + hair;
   const [a, b] = swingOf(stitch).map((u) => widthCoefficient(u, stitch)) as [number, number];
+  const straightOnly = hasStraightPlate(machine);
   return (widthMm, needlePositionMm) => {
     const [x, y] = [needlePositionMm + a * widthMm, needlePositionMm + b * widthMm];
+    if (straightOnly && Math.abs(x - y) > hair) return false;
     return x >= least && x <= most && y >= least && y <= most;
   };
 }

@@ -1,4 +1,6 @@
 import type { DialSettings } from '../kit/dial-steps';
+import type { Machine } from '../kit/machine';
+import { pitchMm } from './pitch';
 import { repeatOf } from './repeat';
 import type { Anchor, Penetration, Stitch } from './stitch';
 
@@ -35,6 +37,12 @@ export function swingOf(stitch: Stitch): readonly [number, number] {
   return [Math.min(...us), Math.max(...us)];
 }
 
+/** Whether a stitch swings at all; for a straight line the width is no dial. */
+export function swings(stitch: Stitch): boolean {
+  const [left, right] = swingOf(stitch);
+  return right > left;
+}
+
 /** A needle hole in the cloth. */
 export interface Hole extends Penetration {
   readonly xMm: number;
@@ -45,17 +53,24 @@ export interface Hole extends Penetration {
  * The needle's holes in sewing order.
  *
  * @param repeats how many repeats to lay out, ≥ 1
+ * @param machine what its length dial means; one stitch unless it says otherwise
  * @returns x across the machine and y along the seam, mm; y starts at 0
  */
-export function needlePath(stitch: Stitch, dials: DialSettings, repeats: number): Hole[] {
+export function needlePath(
+  stitch: Stitch,
+  dials: DialSettings,
+  repeats: number,
+  machine: Pick<Machine, 'lengthMeans'> = {},
+): Hole[] {
   const { penetrations, stitches } = repeatOf(stitch);
+  const pitch = pitchMm(stitch, dials.lengthMm, machine);
   const holes: Hole[] = [];
   for (let repeat = 0; repeat < repeats; repeat++) {
     for (const hole of penetrations) {
       holes.push({
         ...hole,
         xMm: holeXMm(hole.u, stitch, dials),
-        yMm: (repeat * stitches + hole.v) * dials.lengthMm,
+        yMm: (repeat * stitches + hole.v) * pitch,
       });
     }
   }

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { clearanceOf, needleMayGo, withinSwing } from './clearance';
+import { countedHoles } from './counted-holes';
 import { holeXMm, needlePath } from './needle-path';
+import { lengthDialMm, pitchMm, repeatLengthMm } from './pitch';
 import { repeatOf } from './repeat';
 import { anchors, patterns, type Stitch } from './stitch';
 
@@ -32,6 +34,52 @@ describe('needle paths', () => {
   test('the stretch run zigzags between +1 and +0.6', () => {
     const us = repeatOf({ ...blind, pattern: 'blind-stretch' }).penetrations.map(({ u }) => u);
     expect(us).toEqual([1, 0.6, 1, 0.6, -1]);
+  });
+
+  test.each([
+    ['three-step', [1, 1 / 3, -1 / 3, -1, -1 / 3, 1 / 3], 6],
+    ['overcast-woven', [-1, 1, -1], 1],
+    ['overcast-stretch', [-1, -1, 1], 2],
+    ['shell', [-1, -1, -1, -1, 1], 5],
+    ['tacking', [1, 1, 1, 1, -1], 5],
+    ['fringe', [1, -1], 2],
+    ['overedge-four', [-1, 1], 1],
+    ['cover-three', [-1, 0, 1], 1],
+  ] as const)('a repeat of %s', (pattern, us, stitches) => {
+    const repeat = repeatOf({ ...blind, pattern });
+    expect(repeat.penetrations.map(({ u }) => u)).toEqual(us);
+    expect(repeat.stitches).toBe(stitches);
+  });
+
+  test('a slanted rung goes out a stitch further on than it set off, a square one at once', () => {
+    const rung = (pattern: Stitch['pattern']) => {
+      const holes = repeatOf({ ...blind, pattern }).penetrations;
+      const out = holes.findIndex(({ role }) => role === 'swing');
+      return (holes[out]?.v ?? 0) - (holes[out - 1]?.v ?? 0);
+    };
+    expect(rung('overcast-woven')).toBe(0);
+    expect(rung('overcast-stretch')).toBe(1);
+  });
+
+  test('what is counted: bites, outermost swings, else every stitch of one needle', () => {
+    const countOf = (pattern: Stitch['pattern']) => countedHoles({ ...blind, pattern }).length;
+    expect(
+      (['blind-woven', 'shell', 'zigzag', 'three-step', 'straight', 'cover-three'] as const).map(
+        countOf,
+      ),
+    ).toEqual([1, 1, 1, 1, 1, 1]);
+    expect(countedHoles({ ...blind, pattern: 'overcast-woven', mirror: true })[0]?.u).toBe(-1);
+  });
+
+  test('a dial that means the repeat moves the stitches as much as one that means a stitch', () => {
+    const repeat = { lengthMeans: 'repeat' } as const;
+    const dial = lengthDialMm(blind, 2.4, repeat);
+    expect(dial).toBeCloseTo(12, 9);
+    expect(
+      needlePath(blind, { ...dials, lengthMm: dial }, 2, repeat).map(({ yMm }) => yMm),
+    ).toEqual(needlePath(blind, dials, 2).map(({ yMm }) => expect.closeTo(yMm, 9) as number));
+    expect(pitchMm(blind, dial, repeat)).toBeCloseTo(2.4, 9);
+    expect(repeatLengthMm(blind, 2.4, {})).toBeCloseTo(12, 9);
   });
 
   test.each([
@@ -90,6 +138,21 @@ describe('clearance', () => {
     const clearance = clearanceOf(blind, dials, { slotMm: [-4.5, 4.5] }, plated, 100);
     expect(clearance.nearest).toBe('plate');
     expect(clearance.clearanceMm).toBeCloseTo(-2 + 1.2 - 0.5 - 0.3, 9);
+  });
+
+  test('a straight-stitch plate takes no swing at all, and lets a straight line pass', () => {
+    const plated = { ...machine, plateHoleMm: [-1.1, 1.1] as const };
+    const foot = { slotMm: [-4.5, 4.5] as const };
+    const narrow = { ...dials, widthMm: 0.2, needlePositionMm: 0 };
+    const zigzag: Stitch = { pattern: 'zigzag', anchor: 'centre', runStitches: 1 };
+    expect(clearanceOf(zigzag, narrow, foot, plated, 80)).toMatchObject({
+      clearanceMm: expect.closeTo(-0.2, 9),
+      nearest: 'plate',
+    });
+    expect(needleMayGo(zigzag, foot, plated, 80)(0.2, 0)).toBe(false);
+    const straight: Stitch = { ...zigzag, pattern: 'straight' };
+    expect(clearanceOf(straight, narrow, foot, plated, 80).clearanceMm).toBeCloseTo(0.4, 9);
+    expect(needleMayGo(straight, foot, plated, 80)(0.2, 0)).toBe(true);
   });
 
   test('the quick answer for a whole machine agrees with the explained one', () => {

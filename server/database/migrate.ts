@@ -2,9 +2,11 @@ import type { QueryInterface, Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import type { Migration } from './migration';
 import { firstTables } from './migrations/0001-first-tables';
+import { catalogueColumns } from './migrations/0002-catalogue';
+import { crossingsColumn } from './migrations/0003-crossings';
 
 // Listed here rather than found in a folder, so that a bundle holds them all.
-const migrations: readonly Migration[] = [firstTables];
+const migrations: readonly Migration[] = [firstTables, catalogueColumns, crossingsColumn];
 
 /** Runs the migrations that this database has not seen. */
 export async function migrate(sequelize: Sequelize): Promise<void> {

@@ -28,7 +28,7 @@ const number = DataTypes.DOUBLE;
 const columns: Record<RecordTable, ModelAttributes> = {
   cloths: { name: text, weightClass: text, tests: json, note: text },
   machines: { name: text, specs: json, note: text },
-  feet: { name: text, specs: json, soleMm: json, note: text },
+  feet: { name: text, kind: text, channelMm: number, specs: json, soleMm: json, note: text },
   projects: { name: text, note: text },
   edges: {
     projectId: text,
@@ -38,6 +38,9 @@ const columns: Record<RecordTable, ModelAttributes> = {
     shape: text,
     lengthMm: number,
     minRadiusMm: number,
+    turnDegrees: number,
+    passesOverMm: number,
+    crossings: json,
   },
   plans: {
     edgeId: text,
@@ -51,6 +54,8 @@ const columns: Record<RecordTable, ModelAttributes> = {
     faultWeights: json,
     settings: json,
     keptAttemptId: text,
+    schools: json,
+    ticks: json,
   },
   attempts: {
     planId: text,
@@ -61,7 +66,7 @@ const columns: Record<RecordTable, ModelAttributes> = {
     setUp: json,
     names: json,
   },
-  preferences: { unit: text, inchRounding: text },
+  preferences: { unit: text, inchRounding: text, schools: json },
 };
 
 /** Sequelize models of all tables. Times are kept as ISO text, written by the store. */

@@ -11,7 +11,7 @@ export async function fillWhenEmpty(store: Store): Promise<void> {
   if ((await models.preferences.count()) > 0) return;
   await sequelize.transaction(async (transaction) => {
     const change = new Change(store.database, transaction);
-    await change.create('preferences', { unit: 'mm', inchRounding: '1/16' }, 'mine');
+    await change.create('preferences', { unit: 'mm', inchRounding: '1/16', schools: {} }, 'mine');
     for (const { table, id, draft } of wardrobe()) await change.create(table, draft, id);
   });
 }

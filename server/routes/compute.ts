@@ -1,15 +1,22 @@
 import { Router } from 'express';
+import { plainNeed, plainText } from '../../core/choose/plain-text';
+import { rank } from '../../core/choose/rank';
 import { clothFromHomeTests } from '../../core/cloth/home-tests';
 import { formatDecimal, formatInchFraction, formatLength } from '../../core/measure/format-length';
 import { parseLength } from '../../core/measure/parse-length';
-import { foldPlanOf, unusedFoldFields } from '../../core/plan/fold-plan';
+import { catalogue } from '../../core/finish/catalogue';
+import { impliedVariant } from '../../core/finish/fold-request';
+import { assumedLengths, foldPlanOf, unusedFoldFields } from '../../core/plan/fold-plan';
 import { judge, type Judgement } from '../../core/plan/judge';
 import { lessonOf } from '../../core/plan/learn-plan';
 import { setUpOf } from '../../core/plan/set-up-of';
 import { startingSetting } from '../../core/plan/starting-setting';
+import { alongTheEdge } from '../../core/seam/crossings';
+import { finishesRequest } from '../../contract/choose';
 import { homeTests } from '../../contract/cloth';
 import { measureRequest } from '../../contract/measure';
 import { foldsRequest, learnRequest, settingsRequest } from '../../contract/plan';
+import { crossingsRequest } from '../../contract/seam';
 import { parseBody } from '../http/refusal';
 import { knownFinish } from '../store/sewing-plan';
 
@@ -73,18 +80,47 @@ export function computeRoutes(): Router {
   });
 
   router.post('/folds', (request, response) => {
-    const { finish: id, cloth, ...wish } = parseBody(foldsRequest, request.body);
+    const { finish: id, cloth, variant, ...lengths } = parseBody(foldsRequest, request.body);
     const finish = knownFinish(id);
+    const wish = { ...lengths, variant: variant ?? impliedVariant(finish, lengths) };
     const plan = foldPlanOf(finish, { wish, cloth });
+    const { strip, trim, feedMm } = plan;
     response.json({
       allowanceMm: plan.allowanceMm,
-      marks: plan.marks,
+      variant: wish.variant,
+      marks: plan.marks.map(({ id: name, atMm, action, from }) => ({
+        name,
+        fromRawEdgeMm: atMm,
+        action,
+        measuredFrom: from,
+      })),
       layersAtStitch: plan.layersAtStitch,
       layersUnderNeedle: plan.layersUnderNeedle,
       stackMm: plan.stackMm,
       stitchFromHemlineMm: plan.stitchFromHemlineMm,
+      finishedDepthMm: plan.finishedDepthMm,
+      ...(feedMm === undefined ? {} : { feedMm }),
+      ...(trim ? { trim } : {}),
+      ...(strip
+        ? {
+            stripWidthMm: strip.widthMm,
+            cutting: strip.cutting,
+            tuckInMm: strip.tuckInMm,
+            turnOfClothMm: strip.turnOfClothMm,
+            stripFoldsAtMm: strip.foldsAtMm,
+          }
+        : {}),
+      assumed: assumedLengths(finish, wish),
       unused: unusedFoldFields(finish, wish),
     });
+  });
+
+  router.post('/crossings', (request, response) => {
+    const { cloth, layersAtStitch, sole, presserLiftMm, ...edge } = parseBody(
+      crossingsRequest,
+      request.body,
+    );
+    response.json(alongTheEdge(edge, layersAtStitch, cloth.thicknessMm, sole, presserLiftMm));
   });
 
   router.post('/settings', (request, response) => {
@@ -109,6 +145,49 @@ export function computeRoutes(): Router {
       staying: now.predicted,
       instead: instead && { settings: instead.settings, change: instead.change },
       enough,
+    });
+  });
+
+  router.post('/finishes', (request, response) => {
+    const { cloth, edge, kit, wishes } = parseBody(finishesRequest, request.body);
+    const { circleFraction, depthMm, ...shaped } = edge;
+    const { ranked, ruledOut } = rank(catalogue, {
+      cloth,
+      edge: {
+        ...shaped,
+        depthMm: depthMm ?? null,
+        turnDegrees: circleFraction ? 360 * circleFraction : null,
+      },
+      kit: {
+        machines: kit.machines,
+        feet: [...kit.feet, ...kit.attachments].map(({ kind, channelMm, ...specs }) => ({
+          kind,
+          channelMm,
+          specs,
+        })),
+      },
+      wishes,
+    });
+    response.json({
+      ranked: ranked.map((it) => ({
+        finish: it.finishId,
+        variant: it.variant,
+        score: it.score,
+        chance: it.chance,
+        stackMm: it.stackMm,
+        minutesPerMetre: it.minutesPerMetre,
+        reasons: it.reasons.map(({ fact, weight }) => ({
+          about: fact.about,
+          text: plainText(fact),
+          weight,
+        })),
+      })),
+      ruledOut: ruledOut.map((it) => ({
+        finish: it.finishId,
+        variant: it.variant,
+        because: it.hindrances.map(({ because }) => plainText(because)),
+        wouldNeed: it.hindrances.map(({ wouldNeed }) => plainNeed(wouldNeed)),
+      })),
     });
   });
 

@@ -1,5 +1,6 @@
 import type { AttemptDraft } from '../../contract/records';
 import { Impossible } from '../../core/impossible';
+import { marginOfPlan } from '../../core/plan/margin-of-plan';
 import { Refusal } from '../http/refusal';
 import type { Row } from './journal';
 import { assemble, planDraftOf, pointedAt, refuseBlocked, type AssembledPlan } from './sewing-plan';
@@ -51,7 +52,9 @@ export function refuseUnknownChecks(
   { finish, plan }: AssembledPlan,
   counts: AttemptDraft['counts'],
 ): void {
-  const checks = finish.checks(plan).map(({ name }) => name);
+  const checks = marginOfPlan(finish, plan.fold.variant)
+    .checks(plan)
+    .map(({ name }) => name);
   counts.forEach(({ check }, i) => {
     if (checks.includes(check)) return;
     const message = `“${check}” is not a check of ${finish.id}; it has ${checks.join(', ')}.`;

@@ -1,5 +1,7 @@
 import { catalogue } from '../../core/finish/catalogue';
 import { wishForVariant } from '../../core/plan/fold-plan';
+import type { FootKind } from '../../core/kit/foot-kind';
+import type { Machine } from '../../core/kit/machine';
 import { startingNeedle } from '../../core/kit/needle';
 import { clothFromDescription } from '../../core/cloth/describe';
 import type { EdgeDraft, PlanDraft } from '../../contract/records';
@@ -17,9 +19,13 @@ export async function createEdge(
   change: Change,
   draft: EdgeDraft,
 ): Promise<{ row: Row; existed: boolean }> {
-  const [machine] = await change.list('machines', {});
-  const [foot] = await change.list('feet', {});
   const [finish] = catalogue;
+  const needs = finish?.needs(finish.variants[0]?.id ?? '');
+  const machines = await change.list('machines', {});
+  const feet = await change.list('feet', {});
+  const fits = (row: Row) => needs?.machineKinds.includes((row['specs'] as Machine).kind) ?? false;
+  const machine = machines.find(fits) ?? machines[0];
+  const foot = feet.find(({ kind }) => needs?.feet.includes(kind as FootKind)) ?? feet[0];
   if (!machine || !foot || !finish) {
     const message = 'Put a machine and a foot into the kit first; an edge is planned for them.';
     throw new Refusal(409, 'no-kit', message);
@@ -29,11 +35,12 @@ export async function createEdge(
     cloth as unknown as Parameters<typeof clothFromDescription>[0],
   );
   const row = await change.create('edges', draft);
+  const wish = wishForVariant(finish, {}, finish.variants[0]?.id ?? '');
   const stretchy = properties.stretchPercent >= 15;
   const plan: PlanDraft = {
     edgeId: row.id,
     finish: finish.id,
-    fold: wishForVariant(finish, {}, finish.variants[0] ?? ''),
+    fold: wish,
     machineId: machine.id,
     footId: foot.id,
     stitch: {
@@ -46,6 +53,8 @@ export async function createEdge(
     faultWeights: { below: 1, above: 1 },
     settings: null,
     keptAttemptId: null,
+    schools: {},
+    ticks: [],
   };
   await change.create('plans', plan);
   return { row, existed: false };

@@ -1,6 +1,9 @@
 import * as z from 'zod';
 import { clothFromDescription } from '../../core/cloth/describe';
+import { Impossible } from '../../core/impossible';
+import { isClosed } from '../../core/plan/edge-shape';
 import { refuseFold } from '../../core/plan/fold-plan';
+import { crossingIssues } from '../../core/seam/crossing';
 import { clothDraft } from '../../contract/cloth';
 import { footDraft, machineDraft } from '../../contract/kit';
 import {
@@ -10,6 +13,7 @@ import {
   preferencesDraft,
   projectDraft,
   type AttemptDraft,
+  type EdgeDraft,
 } from '../../contract/records';
 import type { RecordTable } from '../database/models';
 import { Refusal } from '../http/refusal';
@@ -49,12 +53,23 @@ async function checkPlan(
 ): Promise<void> {
   const plan = planDraftOf(draft as Row);
   const finish = knownFinish(plan.finish);
-  refuseFold(finish, plan.fold, 'fold.');
   const assembled = await assemble(change, plan);
-  if (plan.settings && patched.includes('settings')) refuseBlocked(assembled, plan.settings);
+  const refolded = ['finish', 'fold'].some((field) => patched.includes(field));
+  if (patched.length === 0 || refolded) {
+    refuseFold(finish, { wish: plan.fold, cloth: assembled.plan.cloth }, 'fold.');
+  }
+  const solved = refolded || patched.includes('settings');
+  if (plan.settings && solved) refuseBlocked(assembled, plan.settings);
   if (plan.keptAttemptId) {
     await pointedAt(change, 'attempts', plan.keptAttemptId, 'keptAttemptId');
   }
+}
+
+/** @throws Impossible at a crossing that lies off its edge */
+function refuseOffEdge({ lengthMm, crossings, shape, turnDegrees }: EdgeDraft): void {
+  const closed = isClosed({ shape, turnDegrees });
+  const issues = crossingIssues({ lengthMm, closed, crossings });
+  if (issues.length > 0) throw new Impossible(issues);
 }
 
 const clothOf = (row: Row) =>
@@ -96,7 +111,7 @@ export const resources: Readonly<Record<string, Resource>> = {
   feet: {
     table: 'feet',
     draft: footDraft,
-    patchable: ['name', 'specs', 'soleMm', 'note'],
+    patchable: ['name', 'kind', 'channelMm', 'specs', 'soleMm', 'note'],
     filters: [],
     creatable: true,
     users: [{ table: 'plans', by: 'footId' }],
@@ -112,12 +127,23 @@ export const resources: Readonly<Record<string, Resource>> = {
   edges: {
     table: 'edges',
     draft: edgeDraft,
-    patchable: ['name', 'on', 'clothId', 'shape', 'lengthMm', 'minRadiusMm'],
+    patchable: [
+      'name',
+      'on',
+      'clothId',
+      'shape',
+      'lengthMm',
+      'minRadiusMm',
+      'turnDegrees',
+      'passesOverMm',
+      'crossings',
+    ],
     filters: ['projectId', 'clothId'],
     creatable: true,
     check: async (change, draft) => {
       await pointedAt(change, 'projects', String(draft['projectId']), 'projectId');
       await pointedAt(change, 'cloths', String(draft['clothId']), 'clothId');
+      refuseOffEdge(draft as EdgeDraft);
     },
     create: createEdge,
     children: [{ table: 'plans', by: 'edgeId' }],
@@ -136,6 +162,8 @@ export const resources: Readonly<Record<string, Resource>> = {
       'faultWeights',
       'settings',
       'keptAttemptId',
+      'schools',
+      'ticks',
     ],
     filters: ['edgeId'],
     creatable: true,
@@ -161,7 +189,7 @@ export const resources: Readonly<Record<string, Resource>> = {
   preferences: {
     table: 'preferences',
     draft: preferencesDraft,
-    patchable: ['unit', 'inchRounding'],
+    patchable: ['unit', 'inchRounding', 'schools'],
     filters: [],
     creatable: false,
   },

@@ -1,8 +1,11 @@
+import type { Cloth } from '../../core/cloth/cloth';
 import { clothFromDescription } from '../../core/cloth/describe';
 import { finishById } from '../../core/finish/catalogue';
 import type { Finish, SewingPlan } from '../../core/finish/finish';
 import { Impossible } from '../../core/impossible';
 import type { DialSettings } from '../../core/kit/dial-steps';
+import { workAids } from '../../core/plan/aids';
+import { dialIssues } from '../../core/plan/dial-issues';
 import { judge } from '../../core/plan/judge';
 import { setUpOf } from '../../core/plan/set-up-of';
 import { clothDraft } from '../../contract/cloth';
@@ -17,6 +20,17 @@ import type { Change } from './store';
 function draftOf<T>(schema: { parse(value: unknown): T }, row: Row): T {
   const { id: _id, version: _version, createdAt: _created, updatedAt: _updated, ...draft } = row;
   return schema.parse(draft);
+}
+
+/** The properties of a described cloth, as the sums take them. */
+export function propertiesOf(row: Row): Cloth {
+  const cloth = draftOf(clothDraft, row);
+  const {
+    recoveryPercent: _recovery,
+    estimated: _estimated,
+    ...properties
+  } = clothFromDescription(cloth);
+  return { construction: cloth.tests.construction, ...properties };
 }
 
 export interface AssembledPlan {
@@ -55,19 +69,14 @@ export function knownFinish(id: string): Finish {
 export async function assemble(change: Change, draft: PlanDraft): Promise<AssembledPlan> {
   const finish = knownFinish(draft.finish);
   const edge = draftOf(edgeDraft, await pointedAt(change, 'edges', draft.edgeId, 'edgeId'));
-  const cloth = draftOf(clothDraft, await pointedAt(change, 'cloths', edge.clothId, 'clothId'));
+  const cloth = await pointedAt(change, 'cloths', edge.clothId, 'clothId');
   const machine = draftOf(
     machineDraft,
     await pointedAt(change, 'machines', draft.machineId, 'machineId'),
   );
   const foot = draftOf(footDraft, await pointedAt(change, 'feet', draft.footId, 'footId'));
-  const {
-    recoveryPercent: _recovery,
-    estimated: _estimated,
-    ...properties
-  } = clothFromDescription(cloth);
   const plan: SewingPlan = sewingPlan.parse({
-    cloth: { construction: cloth.tests.construction, ...properties },
+    cloth: propertiesOf(cloth),
     edge: { lengthMm: edge.lengthMm, minRadiusMm: edge.minRadiusMm },
     fold: draft.fold,
     machine: machine.specs,
@@ -77,11 +86,12 @@ export async function assemble(change: Change, draft: PlanDraft): Promise<Assemb
     pickMm: draft.pickMm,
     faultWeights: draft.faultWeights,
     skill: 1,
+    aids: workAids(foot.kind, draft.schools),
   });
   return {
     finish,
     plan,
-    names: { cloth: cloth.name, machine: machine.name, foot: foot.name },
+    names: { cloth: String(cloth['name']), machine: machine.name, foot: foot.name },
   };
 }
 
@@ -90,12 +100,20 @@ export function planDraftOf(row: Row): PlanDraft {
   return draftOf(planDraft, row);
 }
 
-/** @throws Impossible when the needle would meet metal there, so that it is never kept or sewn */
+/**
+ * @throws Impossible when a dial stands past its range or the needle would meet metal there, so
+ *   that it is never kept or sewn
+ */
 export function refuseBlocked({ finish, plan }: AssembledPlan, settings: DialSettings): void {
-  const { clearance, blocked } = judge(setUpOf(finish, plan), settings);
+  const beyond = dialIssues(plan, settings);
+  if (beyond.length > 0) {
+    throw new Impossible(beyond.map((issue) => ({ ...issue, path: `settings.${issue.path}` })));
+  }
+  const { clearance, blocked, warnings } = judge(setUpOf(finish, plan), settings);
   if (!blocked) return;
-  const message =
-    clearance.clearanceMm < 0
+  const message = warnings.some(({ about }) => about === 'straight-plate')
+    ? 'Blocked: a straight-stitch plate leaves no room for a stitch that swings.'
+    : clearance.clearanceMm < 0
       ? `Blocked: the needle would meet the ${clearance.nearest} on the ${clearance.side}, by ${(-clearance.clearanceMm).toFixed(2)} mm.`
       : `Blocked: the needle would go beyond this machine’s ±${plan.machine.maxWidthMm / 2} mm.`;
   throw new Impossible([{ path: 'settings', message }]);

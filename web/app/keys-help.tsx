@@ -1,26 +1,18 @@
 import { Dialog } from 'radix-ui';
-import { useMemo, useState } from 'react';
+import type { useKeysHelp } from './use-keys-help';
 import { Button } from '../controls/button';
 
 const keys: readonly (readonly [key: string, does: string])[] = [
   ['1 – 6', 'go to a station of the edge'],
   ['[ and ]', 'move the dial in focus by one machine step'],
   ['↑ ↓', 'the same, while a dial is being typed in'],
+  ['↑ ↓ ← →', 'on the margin map: move width and needle by one step'],
   ['t', 'log a test scrap'],
   ['← →', 'fold one step back or on, at the folds'],
   ['Ctrl Z', 'undo; with Shift, redo'],
   ['Enter', 'take what was typed; Esc leaves it as it was'],
   ['?', 'this list'],
 ];
-
-/** Whether the list of keys is open. */
-export function useKeysHelp() {
-  const [isOpen, setOpen] = useState(false);
-  return useMemo(
-    () => ({ isOpen, open: () => setOpen(true), close: () => setOpen(false) }),
-    [isOpen],
-  );
-}
 
 /** The list of keys. */
 export function KeysHelp({ isOpen, close }: ReturnType<typeof useKeysHelp>) {

@@ -117,3 +117,14 @@ test('what a page could not send is taken over by the next, on top of what is st
   await turn();
   expect(calls[1]?.body).toEqual({ version: 9, width: 3 });
 });
+
+test('what landed after all is not written a second time', async () => {
+  const { calls, writer, turn } = setUp();
+  const taken = writer.takeOver([{ key: 'plans/a', patch: { width: 3, fold: { depthMm: 4 } } }]);
+  await turn();
+  calls[0]?.answer(200, { id: 'a', version: 9, width: 3, fold: { depthMm: 4 } });
+  await taken;
+  await turn();
+  expect(calls).toHaveLength(1);
+  expect(writer.pending).toBe(false);
+});

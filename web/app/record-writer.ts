@@ -87,13 +87,18 @@ export class RecordWriter {
 
   /**
    * Takes over what an earlier page had not sent. Its own last write may have landed meanwhile, so
-   * each record is read again first.
+   * each record is read again first, and what is stored already is not written a second time: that
+   * would be one undo more than there were changes.
    */
   async takeOver(unsent: readonly Unsent[]): Promise<void> {
     for (const { key, patch } of unsent) {
       const [resource = '', id = ''] = key.split('/');
-      this.cache.setQueryData([resource, id], await send<Stored>('GET', key));
-      this.change(resource, id, patch);
+      const stored = await send<Stored & Patch>('GET', key);
+      this.cache.setQueryData([resource, id], stored);
+      const missing = Object.entries(patch).filter(
+        ([field, value]) => JSON.stringify(stored[field]) !== JSON.stringify(value),
+      );
+      if (missing.length > 0) this.change(resource, id, Object.fromEntries(missing));
     }
   }
 

@@ -1,6 +1,4 @@
 import { createBrowserRouter } from 'react-router';
-import { ProjectScreen } from '../screens/projects/project-screen';
-import { ProjectsScreen } from '../screens/projects/projects-screen';
 import { Shell } from './shell';
 import { NotThere, Trouble } from './trouble';
 
@@ -22,8 +20,18 @@ export const router = createBrowserRouter([
         // Inside the shell, so that a screen that breaks leaves the way out standing.
         errorElement: <Trouble />,
         children: [
-          { index: true, element: <ProjectsScreen /> },
-          { path: 'projects/:projectId', element: <ProjectScreen /> },
+          {
+            index: true,
+            lazy: later(
+              async () => (await import('../screens/projects/projects-screen')).ProjectsScreen,
+            ),
+          },
+          {
+            path: 'projects/:projectId',
+            lazy: later(
+              async () => (await import('../screens/projects/project-screen')).ProjectScreen,
+            ),
+          },
           { path: 'edges/:edgeId', lazy: edgeScreen },
           { path: 'edges/:edgeId/:station', lazy: edgeScreen },
           {

@@ -1,13 +1,16 @@
 import { CircleHelp, Redo2, Undo2, WifiOff, X } from 'lucide-react';
 import { ToggleGroup } from 'radix-ui';
-import { useEffect } from 'react';
+import { Suspense, lazy, useEffect } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import { lengthUnits, type LengthUnit } from '../../core/measure/unit';
 import { setReachable, useReachable } from './connection';
 import { send } from './api';
-import { KeysHelp, useKeysHelp } from './keys-help';
+import { useKeysHelp } from './use-keys-help';
 import { notify, useNotice } from './notices';
 import { change, reloadAll, useHistory, useRecord, useTravel, writer } from './records';
+
+// Loaded when somebody asks for it.
+const KeysHelp = lazy(async () => ({ default: (await import('./keys-help')).KeysHelp }));
 
 /** Whether a key press belongs to a text being typed. */
 function isTyping(target: EventTarget | null): boolean {
@@ -171,7 +174,11 @@ export function Shell() {
       </header>
       <OfflineBanner />
       <Outlet />
-      <KeysHelp {...help} />
+      {help.isOpen && (
+        <Suspense>
+          <KeysHelp {...help} />
+        </Suspense>
+      )}
       <NoticeLine />
     </div>
   );

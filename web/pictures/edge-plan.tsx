@@ -1,4 +1,5 @@
 import type { EdgeRecord } from '../../contract/records';
+import { isClosed } from '../../core/plan/edge-shape';
 import { useLengths } from '../app/lengths-context';
 import { tickStepMm } from './axis';
 import { useBox } from './use-box';
@@ -6,9 +7,16 @@ import { useBox } from './use-box';
 interface EdgePlanProps {
   readonly edge: EdgeRecord;
   readonly depthMm: number;
+  /** Beyond the finished edge; negative where cloth is cut off. */
   readonly allowanceMm: number;
 }
-type Placed = EdgePlanProps & { width: number; top: number; height: number };
+type Placed = EdgePlanProps & {
+  readonly cutOff: boolean;
+  readonly plain: boolean;
+  readonly width: number;
+  readonly top: number;
+  readonly height: number;
+};
 
 interface BandsProps {
   readonly x0: number;
@@ -17,17 +25,19 @@ interface BandsProps {
   readonly lands: number;
   readonly hemline: number;
   readonly raw: number;
+  readonly cutOff: boolean;
+  readonly plain: boolean;
 }
 
 /** Garment, hem and allowance along a straight edge, with the three lines between them, px. */
-function Bands({ x0, x1, top, lands, hemline, raw }: BandsProps) {
+function Bands({ x0, x1, top, lands, hemline, raw, cutOff, plain }: BandsProps) {
   const bands = [
     [top, lands, '#cdbfa5'],
     [lands, hemline, '#b6a98f'],
-    [hemline, raw, '#e4d9c4'],
+    [hemline, raw, cutOff ? 'url(#edge-cut-off)' : '#e4d9c4'],
   ] as const;
   const lines = [
-    [lands, '#963226', 1.5, '7 4'],
+    ...(plain ? [] : [[lands, '#963226', 1.5, '7 4'] as const]),
     [hemline, '#235387', 2.5, undefined],
     [raw, '#26272b', 1.5, '3 3'],
   ] as const;
@@ -50,7 +60,7 @@ function Bands({ x0, x1, top, lands, hemline, raw }: BandsProps) {
 }
 
 /** The whole edge from above, to scale: its length, the hem's depth, the allowance beyond it. */
-function WholeEdge({ edge, depthMm, allowanceMm, width, top, height }: Placed) {
+function WholeEdge({ edge, depthMm, allowanceMm, width, top, height, ...look }: Placed) {
   const lengths = useLengths();
   const pad = 50;
   const scale = Math.min(
@@ -64,7 +74,7 @@ function WholeEdge({ edge, depthMm, allowanceMm, width, top, height }: Placed) {
   const raw = Math.min(top + height - 40, clothTop + (depthMm * 2.6 + allowanceMm) * scale + 30);
   const hemline = raw - allowanceMm * scale;
   const lands = hemline - depthMm * scale;
-  const tube = edge.shape === 'tube';
+  const tube = isClosed(edge);
   const end = (x: number) =>
     `M${x},${clothTop} ${Array.from({ length: 8 }, (_, i) => `L${x + (i % 2 ? -3 : 3)},${clothTop + ((raw - clothTop) * (i + 1)) / 8}`).join(' ')}`;
   return (
@@ -79,38 +89,38 @@ function WholeEdge({ edge, depthMm, allowanceMm, width, top, height }: Placed) {
       >
         {lengths.cloth(edge.lengthMm)} {tube ? 'round; both ends are one seam' : 'from end to end'}
       </text>
-      <Bands x0={x0} x1={x1} top={clothTop} lands={lands} hemline={hemline} raw={raw} />
+      <Bands x0={x0} x1={x1} top={clothTop} lands={lands} hemline={hemline} raw={raw} {...look} />
       <g stroke="#26272b" strokeWidth={1.5} fill="none" strokeDasharray={tube ? '2 3' : undefined}>
         <path d={end(x0)} />
         <path d={end(x1)} />
       </g>
-      <Legend x={width / 2} y={raw + 24} depthMm={depthMm} allowanceMm={allowanceMm} />
+      <Legend x={width / 2} y={raw + 24} depthMm={depthMm} allowanceMm={allowanceMm} {...look} />
     </g>
   );
 }
 
 /** The lines by colour, by dash and by name. */
-function Legend({
-  x,
-  y,
-  depthMm,
-  allowanceMm,
-}: {
+function Legend(props: {
   x: number;
   y: number;
   depthMm: number;
   allowanceMm: number;
+  cutOff: boolean;
+  plain: boolean;
 }) {
+  const { x, y, depthMm, allowanceMm, cutOff, plain } = props;
   const { cloth } = useLengths();
   return (
     <text x={x} y={y} fontSize={14} textAnchor="middle">
-      <tspan fill="#963226">– – stitching, {cloth(depthMm)} in</tspan>
+      {!plain && <tspan fill="#963226">– – depth, {cloth(depthMm)} in</tspan>}
       <tspan dx={18} fill="#235387" fontWeight={700}>
-        — hemline
+        — finished edge
       </tspan>
-      <tspan dx={18} fill="#26272b">
-        ··· raw edge, {cloth(allowanceMm)} out
-      </tspan>
+      {allowanceMm > 0 && (
+        <tspan dx={18} fill="#26272b">
+          ··· raw edge, {cloth(allowanceMm)} {cutOff ? 'out, cut off' : 'out'}
+        </tspan>
+      )}
     </text>
   );
 }
@@ -122,21 +132,25 @@ function slice(cx: number, cy: number, inner: number, outer: number, half: numbe
   return `M${at(inner, -1)} A${inner},${inner} 0 0 0 ${at(inner, 1)} L${at(outer, 1)} A${outer},${outer} 0 0 1 ${at(outer, -1)} Z`;
 }
 
-/** The tightest curve to scale: where the raw edge lies, and the shorter line where it lands. */
-function Tightest({ edge, depthMm, allowanceMm, width, top, height }: Placed) {
+/** The tightest curve to scale: where the raw edge lies, and the other line where it lands. */
+function Tightest({ edge, depthMm, allowanceMm, cutOff, plain, width, top, height }: Placed) {
   const lengths = useLengths();
   const radius = edge.minRadiusMm ?? 0;
-  const innerMm = Math.max(0, radius - depthMm);
-  const wanted = Math.min(radius, depthMm * 2);
+  // Round a neck the garment lies outside its edge, and the raw edge in the hole.
+  const inside = edge.shape === 'inside-curve';
+  const side = inside ? 1 : -1;
+  const at = (mm: number) => Math.max(0, radius + side * mm);
+  const wanted = inside ? depthMm * 2 : Math.min(radius, depthMm * 2);
+  const outermost = Math.max(at(-allowanceMm), at(wanted));
   // So that allowance, hem and as much garment again fit between the headline and the ruler.
   const scale = (height - 84) / ((allowanceMm + wanted) * 1.12);
-  const outer = (radius + allowanceMm) * scale;
-  const half = Math.min(1, Math.asin(Math.min(1, (width * 0.42) / outer)));
-  const sagitta = outer * (1 - Math.cos(half));
+  const half = Math.min(1, Math.asin(Math.min(1, (width * 0.42) / (outermost * scale))));
+  const sagitta = outermost * scale * (1 - Math.cos(half));
   const fit = Math.min(1, (height - 84) / ((allowanceMm + wanted) * scale + sagitta));
   const s = scale * fit;
-  const [cx, cy] = [width / 2, top + height - 46 - (radius + allowanceMm) * s];
-  const ring = (from: number, to: number) => slice(cx, cy, Math.max(0, from) * s, to * s, half);
+  const [cx, cy] = [width / 2, top + height - 46 - outermost * s];
+  const ring = (one: number, other: number) =>
+    slice(cx, cy, Math.min(one, other) * s, Math.max(one, other) * s, half);
   const line = (r: number) => slice(cx, cy, r * s, r * s, half).split(' L')[0];
   return (
     <g>
@@ -150,18 +164,15 @@ function Tightest({ edge, depthMm, allowanceMm, width, top, height }: Placed) {
       >
         its tightest curve, radius {lengths.cloth(radius)}
       </text>
-      <path d={ring(radius - wanted, innerMm)} fill="#cdbfa5" />
-      <path d={ring(innerMm, radius)} fill="#b6a98f" />
-      <path d={ring(radius, radius + allowanceMm)} fill="#e4d9c4" />
+      <path d={ring(at(wanted), at(depthMm))} fill="#cdbfa5" />
+      <path d={ring(at(depthMm), radius)} fill="#b6a98f" />
+      <path d={ring(radius, at(-allowanceMm))} fill={cutOff ? 'url(#edge-cut-off)' : '#e4d9c4'} />
       <g fill="none">
-        <path d={line(innerMm)} stroke="#963226" strokeWidth={1.5} strokeDasharray="7 4" />
+        {!plain && (
+          <path d={line(at(depthMm))} stroke="#963226" strokeWidth={1.5} strokeDasharray="7 4" />
+        )}
         <path d={line(radius)} stroke="#235387" strokeWidth={2.5} />
-        <path
-          d={line(radius + allowanceMm)}
-          stroke="#26272b"
-          strokeWidth={1.5}
-          strokeDasharray="3 3"
-        />
+        <path d={line(at(-allowanceMm))} stroke="#26272b" strokeWidth={1.5} strokeDasharray="3 3" />
       </g>
       <ScaleBar s={s} width={width} y={top + height - 24} />
     </g>
@@ -169,7 +180,7 @@ function Tightest({ edge, depthMm, allowanceMm, width, top, height }: Placed) {
 }
 
 /** A piece of a straight edge, nearer. */
-function CloseUp({ depthMm, allowanceMm, width, top, height }: Placed) {
+function CloseUp({ depthMm, allowanceMm, cutOff, plain, width, top, height }: Placed) {
   const s = (height - 84) / ((allowanceMm + depthMm * 2) * 1.05);
   const [x0, x1] = [width * 0.14, width * 0.86];
   const raw = top + height - 46;
@@ -194,6 +205,8 @@ function CloseUp({ depthMm, allowanceMm, width, top, height }: Placed) {
         lands={lands}
         hemline={hemline}
         raw={raw}
+        cutOff={cutOff}
+        plain={plain}
       />
       <ScaleBar s={s} width={width} y={top + height - 24} />
     </g>
@@ -214,16 +227,39 @@ function ScaleBar({ s, width, y }: { s: number; width: number; y: number }) {
   );
 }
 
+/** Least depth and allowance together that a picture is laid out for, mm. */
+const leastAcrossMm = 8;
+
 /** The edge as it lies on the table, to scale. */
-export function EdgePlan(props: EdgePlanProps) {
+export function EdgePlan({ edge, depthMm, allowanceMm }: EdgePlanProps) {
+  const props = {
+    edge,
+    // Where nothing is turned up or added, a little garment stands in for the hem.
+    depthMm: Math.max(depthMm, leastAcrossMm / 4),
+    allowanceMm: Math.abs(allowanceMm),
+    cutOff: allowanceMm < 0,
+    plain: depthMm === 0,
+  };
   const [ref, { width, height }] = useBox<HTMLDivElement>();
   const split = height * 0.45;
   return (
     <div ref={ref} className="h-full w-full overflow-hidden">
       {width > 0 && height > 60 && (
         <svg width={width} height={height} role="img" aria-label="The edge from above, to scale">
+          <defs>
+            <pattern
+              id="edge-cut-off"
+              width="7"
+              height="7"
+              patternUnits="userSpaceOnUse"
+              patternTransform="rotate(45)"
+            >
+              <rect width="7" height="7" fill="#fbf7ee" />
+              <line x1="0" x2="0" y1="0" y2="7" stroke="#8d8069" strokeWidth="2" />
+            </pattern>
+          </defs>
           <WholeEdge {...props} width={width} top={0} height={split} />
-          {props.edge.minRadiusMm === null ? (
+          {edge.minRadiusMm === null ? (
             <CloseUp {...props} width={width} top={split} height={height - split} />
           ) : (
             <Tightest {...props} width={width} top={split} height={height - split} />

@@ -1,16 +1,23 @@
-import type { FootDraft } from '../../contract/kit';
 import { useLengths } from '../app/lengths-context';
+import { footParts, type DrawnFoot } from './foot-parts';
+import { FootShape } from './foot-shape';
 
 /** A foot from above, drawn from its numbers, with the slot, the guide and their measures. */
-export function FootOutline({ specs, soleMm }: Pick<FootDraft, 'specs' | 'soleMm'>) {
+export function FootOutline({ foot }: { foot: DrawnFoot }) {
+  const { specs, soleMm } = foot;
   const lengths = useLengths();
-  const scale = Math.min(300 / Math.max(soleMm.widthMm, 20), 230 / (soleMm.toeMm + soleMm.heelMm));
-  const [cx, cy] = [190, 16 + soleMm.heelMm * scale];
-  const x = (mm: number) => cx + mm * scale;
-  const y = (mm: number) => cy - mm * scale;
-  const [left, right] = specs.slotMm;
   const range = 'atMm' in specs.guide ? [specs.guide.atMm, specs.guide.atMm] : specs.guide.rangeMm;
   const [from = 0, to = 0] = range;
+  const places = footParts(foot, from).flatMap(({ points }) => points);
+  const xs = [...places.map(([x]) => x), to];
+  const ys = places.map(([, y]) => y);
+  const [leftMm, rightMm] = [Math.min(...xs), Math.max(...xs)];
+  const [frontMm, backMm] = [Math.min(...ys), Math.max(...ys)];
+  const scale = Math.min(300 / (rightMm - leftMm), 250 / (backMm - frontMm));
+  const x = (mm: number) => 190 + (mm - (leftMm + rightMm) / 2) * scale;
+  const y = (mm: number) => 150 - (mm - (frontMm + backMm) / 2) * scale;
+  const [left, right] = specs.slotMm;
+  const guideName = `${specs.guidance} ${lengths.fineNumber(from)}`;
   return (
     <svg
       viewBox="0 0 380 300"
@@ -18,26 +25,6 @@ export function FootOutline({ specs, soleMm }: Pick<FootDraft, 'specs' | 'soleMm
       role="img"
       aria-label="The foot from above, to scale"
     >
-      <rect
-        x={x(-soleMm.widthMm / 2)}
-        y={y(soleMm.heelMm)}
-        width={soleMm.widthMm * scale}
-        height={(soleMm.heelMm + soleMm.toeMm) * scale}
-        rx={10}
-        fill="#d9d4c8"
-        stroke="#26272b"
-        strokeWidth={1.5}
-      />
-      <rect
-        x={x(left)}
-        y={y(2.2)}
-        width={(right - left) * scale}
-        height={4.4 * scale}
-        rx={6}
-        fill="#fdfbf5"
-        stroke="#26272b"
-        strokeWidth={1.5}
-      />
       {to > from && (
         <rect
           x={x(from)}
@@ -48,14 +35,7 @@ export function FootOutline({ specs, soleMm }: Pick<FootDraft, 'specs' | 'soleMm
           fillOpacity={0.18}
         />
       )}
-      <line
-        x1={x(from)}
-        x2={x(from)}
-        y1={y(-2.2)}
-        y2={y(-soleMm.toeMm)}
-        stroke="#235387"
-        strokeWidth={4}
-      />
+      <FootShape foot={foot} guideMm={from} x={x} y={y} />
       <line
         x1={x(0)}
         x2={x(0)}
@@ -71,8 +51,13 @@ export function FootOutline({ specs, soleMm }: Pick<FootDraft, 'specs' | 'soleMm
         <text x={x(right) + 6} y={y(0) + 5}>
           {lengths.fineNumber(right)}
         </text>
-        <text x={x(from) - 8} y={y(-soleMm.toeMm) - 8} fill="#235387" textAnchor="end">
-          {specs.guidance} {lengths.fineNumber(from)}
+        <text
+          x={Math.max(90, x(from) - 8)}
+          y={y(-soleMm.toeMm) - 8}
+          fill="#235387"
+          textAnchor="end"
+        >
+          {guideName}
           {to > from ? ` … ${lengths.fineNumber(to)}` : ''}
         </text>
       </g>

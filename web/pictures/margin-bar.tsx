@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import type { DriftBelief } from '../../core/margin/belief';
+import type { FaultWords } from '../../core/finish/finish';
 import type { Margin } from '../../core/margin/margin';
 import { useLengths } from '../app/lengths-context';
-import { faults } from '../words/facts';
 import { NumbersTable } from './numbers-table';
 import { tickStepMm, ticksWithin } from './axis';
 import { hill } from './hill';
@@ -25,13 +25,15 @@ interface MarginBarProps {
   readonly fromScraps: number;
   /** What wanders: the fold, a raw edge. */
   readonly reference: string;
+  /** The finish's own words for what waits at the ends. */
+  readonly faults: Readonly<Record<string, FaultWords>>;
 }
 
 /** The bar's places from top to bottom, and the room beside it, px. */
 const [hillTop, bar, barEnd, pad] = [4, 58, 84, 14];
 
 /** How far the edge may wander, what waits at either end, and the hand's own spread over it. */
-export function MarginBar({ margin, belief, fromScraps, reference }: MarginBarProps) {
+export function MarginBar({ margin, belief, fromScraps, reference, faults }: MarginBarProps) {
   const lengths = useLengths();
   const [ref, { width }] = useBox<HTMLDivElement>();
   const reach = reachOf(margin, belief);
@@ -131,10 +133,14 @@ export function MarginBar({ margin, belief, fromScraps, reference }: MarginBarPr
             {roomy && (
               <>
                 <text x={x(from) + 8} y={barEnd - 8} fill="#16240c">
-                  {lengths.fineNumber(-margin.fromMm)} left
+                  {Number.isFinite(margin.fromMm)
+                    ? `${lengths.fineNumber(-margin.fromMm)} left`
+                    : 'any amount left'}
                 </text>
                 <text x={x(to) - 8} y={barEnd - 8} fill="#16240c" textAnchor="end">
-                  {lengths.fineNumber(margin.toMm)} right
+                  {Number.isFinite(margin.toMm)
+                    ? `${lengths.fineNumber(margin.toMm)} right`
+                    : 'any amount right'}
                 </text>
               </>
             )}
@@ -145,7 +151,7 @@ export function MarginBar({ margin, belief, fromScraps, reference }: MarginBarPr
             ← {reference} drifts left
           </text>
           <text x={width / 2} y={119} fontSize={13} fill="#235387" textAnchor="middle">
-            blue hill: {handWords}, spread {lengths.fine(belief.sigmaMm)}
+            {width > 640 && `blue hill: ${handWords}, `}spread {lengths.fine(belief.sigmaMm)}
           </text>
           <text x={x(reach)} y={119} fontSize={13} fill="#57534a" textAnchor="end">
             {lengths.unit} · drifts right →

@@ -1,61 +1,82 @@
-import { sectionOf, type Point } from '../../core/fold/section';
-import type { FoldPlan, FoldStage } from '../../core/finish/finish';
+import { useMemo } from 'react';
+import { placeOf, plateausOf } from '../../core/fold/layer';
+import type { FoldMark } from '../../core/fold/mark';
+import { sectionOf, type Point, type Section } from '../../core/fold/section';
+import type { FoldStage } from '../../core/finish/finish';
 import { useLengths } from '../app/lengths-context';
-import { markNames } from '../words/facts';
-import { tickStepMm } from './axis';
+import { LayerCounts, Ruler } from './section-scale';
 import { NumbersTable } from './numbers-table';
+import { tickStepMm } from './axis';
 import { useBox } from './use-box';
 
 interface SectionPictureProps {
-  readonly folds: FoldPlan;
   readonly stage: FoldStage;
-  readonly thicknessMm: number;
+  readonly marks: readonly FoldMark[];
   /** Multiplies the thickness as drawn; 1 is true. */
   readonly exaggeration: number;
   /** A small picture: no ruler, no words. */
   readonly small?: boolean;
 }
 
-/** Where a distance along the cloth came to lie. */
-function placeOf(
-  layers: readonly { fromSMm: number; toSMm: number; fromXMm: number; toXMm: number }[],
-  sMm: number,
-) {
-  const layer = layers.find(({ fromSMm, toSMm }) => sMm >= fromSMm && sMm <= toSMm);
-  if (!layer) return null;
-  const share = (sMm - layer.fromSMm) / Math.max(1e-9, layer.toSMm - layer.fromSMm);
-  return layer.fromXMm + share * (layer.toXMm - layer.fromXMm);
-}
+/** Each strip its own ground; they are named as well, where there is more than one. */
+const grounds: Readonly<Record<string, string>> = {
+  garment: '#b6a98f',
+  binding: '#9fb3c4',
+  'other side': '#d9cfb9',
+};
 
-function pathOf(points: readonly Point[], x: (mm: number) => number, y: (mm: number) => number) {
+type Scale = (mm: number) => number;
+
+function pathOf(points: readonly Point[], x: Scale, y: Scale) {
   return points
     .map(({ xMm, zMm }, i) => `${i === 0 ? 'M' : 'L'}${x(xMm).toFixed(2)},${y(zMm).toFixed(2)}`)
     .join(' ');
 }
 
-/** The section through the hem, to scale, at one stage of the folding. */
-export function SectionPicture(props: SectionPictureProps) {
-  const { folds, stage, thicknessMm, exaggeration, small = false } = props;
+/** Where a mark is at a stage, across the picture; null while it can't be seen. */
+function markPlace(mark: FoldMark, stage: FoldStage, { bends }: Section): number | null {
+  if (mark.from === 'first-seam') {
+    return stage.stitchesXMm.some((x) => Math.abs(x - mark.atMm) < 1e-6) ? mark.atMm : null;
+  }
+  if (mark.from !== 'raw-edge') return null;
+  const bend = bends.find(
+    ({ piece, sMm }) => piece === 'garment' && Math.abs(sMm - mark.atMm) < 1e-6,
+  );
+  if (bend) return bend.xMm;
+  const lies = bends.length === 0 || mark.action === 'stitch' || mark.action === 'cut';
+  return lies ? placeOf(stage.stack, mark.atMm) : null;
+}
+
+/** The section through the hem, to scale, at one stage of the work. */
+export function SectionPicture({ stage, marks, exaggeration, small = false }: SectionPictureProps) {
   const lengths = useLengths();
   const [ref, { width, height }] = useBox<HTMLDivElement>();
-  const drawnMm = thicknessMm * exaggeration;
-  const section = sectionOf(folds.shownMm, stage.folds, drawnMm);
+  const section = useMemo(() => sectionOf(stage.stack, exaggeration), [stage, exaggeration]);
+  const plateaus = useMemo(() => plateausOf(stage.stack), [stage]);
   const [left, right] = section.widthMm;
-  const pad = small ? 8 : 60;
-  // Each stage fills the width; the ruler under it says the scale.
-  const span = right - left + 2 * drawnMm;
-  const scale = Math.max(0.1, (width - 2 * pad) / span);
+  const pad = small ? 10 : 60;
+  const thickest = Math.max(...section.legs.map(({ thicknessMm }) => thicknessMm));
+  const span = right - left + 2 * thickest;
+  const table = small ? height * 0.78 : height * 0.6;
+  // Each stage fills the width, or the height if it is a thick one; the ruler says the scale.
+  const room = small ? table - 10 : table - 96;
+  const scale = Math.max(
+    0.1,
+    Math.min((width - 2 * pad) / span, room / (section.heightMm + (stage.loopsMm ?? 0))),
+  );
   const offset = (width - (right - left) * scale) / 2 - left * scale;
-  const table = small ? height * 0.72 : height * 0.62;
-  const x = (mm: number) => offset + mm * scale;
-  const y = (mm: number) => table - mm * scale;
+  const x: Scale = (mm) => offset + mm * scale;
+  const y: Scale = (mm) => table - mm * scale;
+  const top = y(section.heightMm);
+  const namesFrom = top - (stage.loopsMm ?? 0) * scale;
   const step = tickStepMm(lengths.unit, scale, 64);
-  const line = pathOf(section.centreLine, x, y);
-  const temporaryAt = stage.folds.findIndex(({ temporary }) => temporary);
-  const temporary = temporaryAt >= 0 ? section.foldPoints[temporaryAt] : undefined;
-  const holes = stage.holesAtMm.map((s) => placeOf(section.layers, s));
-  const rawEdge = section.centreLine[0];
-  const topMm = section.heightMm;
+  const placed = marks.flatMap((mark) => {
+    const at = markPlace(mark, stage, section);
+    return at === null ? [] : [{ mark, px: x(at) }];
+  });
+  const garment = section.legs.find(({ piece }) => piece === 'garment');
+  const rawEdge = garment?.centreLine[0];
+  const pieces = [...new Set(section.legs.map(({ piece }) => piece))];
 
   return (
     <div ref={ref} className="relative h-full w-full overflow-hidden">
@@ -63,104 +84,138 @@ export function SectionPicture(props: SectionPictureProps) {
         <svg
           width={width}
           height={height}
-          role="img"
-          aria-label="Section through the hem, to scale"
+          {...(small
+            ? { 'aria-hidden': true }
+            : { role: 'img', 'aria-label': 'Section through the hem, to scale' })}
         >
-          {!small && <Ruler left={left} right={right} x={x} y={table + 70} step={step} />}
           <line x1={0} x2={width} y1={table + 1} y2={table + 1} stroke="#d8cbb4" strokeWidth={2} />
-          <path
-            d={line}
-            fill="none"
-            stroke="#4d463a"
-            strokeWidth={drawnMm * scale + 1.4}
-            strokeLinejoin="round"
-          />
-          <path
-            d={line}
-            fill="none"
-            stroke="#b6a98f"
-            strokeWidth={Math.max(0.8, drawnMm * scale - 1.2)}
-            strokeLinejoin="round"
-          />
-          {rawEdge && <RawEdge at={rawEdge} x={x} y={y} halfPx={(drawnMm * scale) / 2} />}
-          {temporary && !small && (
-            <g stroke="#235387" fill="none" strokeWidth={2} strokeDasharray="6 5">
-              <path d={`M${x(temporary.xMm)},${y(topMm) - 12} v-44`} />
-            </g>
-          )}
-          {!small && (
-            <FoldNames
-              folds={folds}
-              stage={stage}
-              x={x}
-              y={y}
-              points={section.foldPoints}
-              topMm={topMm}
-            />
-          )}
-          {holes.map((xMm, i) =>
-            xMm === null ? null : (
-              <g key={i} stroke="#963226" strokeWidth={2}>
-                <line
-                  x1={x(xMm)}
-                  x2={x(xMm)}
-                  y1={y(topMm) - (small ? 6 : 14)}
-                  y2={table + (small ? 4 : 10)}
+          {section.legs.map(({ piece, thicknessMm, centreLine }, i) => {
+            const line = pathOf(centreLine, x, y);
+            const across = thicknessMm * scale;
+            return (
+              <g key={i} fill="none" strokeLinejoin="round">
+                <path d={line} stroke="#4d463a" strokeWidth={across + 1.4} />
+                <path
+                  d={line}
+                  stroke={grounds[piece] ?? '#b6a98f'}
+                  strokeWidth={Math.max(0.8, across - 1.2)}
                 />
-                {!small && (
-                  <circle cx={x(xMm)} cy={y(topMm) - 14} r={3} fill="#963226" stroke="none" />
-                )}
               </g>
-            ),
+            );
+          })}
+          {rawEdge && garment && (
+            <RawEdge at={rawEdge} x={x} y={y} halfPx={(garment.thicknessMm * scale) / 2} />
           )}
-          {!small && rawEdge && (
-            <text
-              x={x(rawEdge.xMm)}
-              y={table + 34}
-              fontSize={14}
-              textAnchor="middle"
-              fill="#57534a"
-            >
-              raw edge
-            </text>
+          {stage.wrappedMm && <Wrapped ends={stage.wrappedMm} x={x} top={top} table={table} />}
+          {stage.loopsMm !== null && (
+            <Loops at={stage.stitchesXMm} highPx={stage.loopsMm * scale} x={x} top={top} />
           )}
+          {stage.stitchesXMm.map((xMm) => (
+            <g key={xMm} stroke="#963226" strokeWidth={2}>
+              <line x1={x(xMm)} x2={x(xMm)} y1={top - (small ? 6 : 14)} y2={table + 5} />
+              {!small && <circle cx={x(xMm)} cy={top - 14} r={3} fill="#963226" stroke="none" />}
+            </g>
+          ))}
           {!small && (
-            <text
-              x={Math.min(width - 12, x(right))}
-              y={table + 34}
-              fontSize={14}
-              textAnchor="end"
-              fill="#57534a"
-            >
-              garment →
-            </text>
+            <>
+              <MarkNames placed={placed} top={namesFrom} table={table} width={width} />
+              <LayerCounts plateaus={plateaus} x={x} y={table + 20} />
+              <Ruler left={left} right={right} x={x} y={table + 78} step={step} />
+              {rawEdge && (
+                <text
+                  x={Math.max(34, x(rawEdge.xMm))}
+                  y={table + 58}
+                  fontSize={14}
+                  textAnchor="middle"
+                  fill="#57534a"
+                >
+                  raw edge
+                </text>
+              )}
+              {garment && (
+                <text
+                  x={Math.min(width - 12, x(right))}
+                  y={table + 58}
+                  fontSize={14}
+                  textAnchor="end"
+                  fill="#57534a"
+                >
+                  garment →
+                </text>
+              )}
+              {pieces.length > 1 && <PieceKey pieces={pieces} y={22} />}
+            </>
           )}
         </svg>
       )}
       {!small && (
         <NumbersTable
-          caption="The folds in numbers"
-          rows={folds.marks.map(({ name, fromRawEdgeMm }) => [
-            markNames[name] ?? name,
-            `${lengths.cloth(fromRawEdgeMm)} from the raw edge`,
-          ])}
+          caption="The section in numbers"
+          rows={[
+            ...marks.map(({ name, atMm }) => [name, lengths.cloth(atMm)] as const),
+            ...plateaus.map(
+              ({ fromXMm, toXMm, layers, heightMm }, i) =>
+                [
+                  `${i + 1}. ${lengths.cloth(toXMm - fromXMm)} wide`,
+                  `${layers} layers, ${lengths.fine(heightMm)} thick`,
+                ] as const,
+            ),
+          ]}
         />
       )}
     </div>
   );
 }
 
-function RawEdge({
-  at,
-  x,
-  y,
-  halfPx,
-}: {
-  at: Point;
-  x: (mm: number) => number;
-  y: (mm: number) => number;
-  halfPx: number;
-}) {
+/** What colour is which strip. */
+function PieceKey({ pieces, y }: { pieces: readonly string[]; y: number }) {
+  return (
+    <g fontSize={14}>
+      {pieces.map((piece, i) => (
+        <g key={piece} transform={`translate(${16 + i * 110}, ${y})`}>
+          <rect y={-11} width={16} height={12} fill={grounds[piece]} stroke="#4d463a" />
+          <text x={22} fill="#26272b">
+            {piece}
+          </text>
+        </g>
+      ))}
+    </g>
+  );
+}
+
+/** Thread laid round an edge: over the top, round it, and back underneath. */
+function Wrapped(props: { ends: readonly [number, number]; x: Scale; top: number; table: number }) {
+  const { ends, x, top, table } = props;
+  const [outer, inner] = [x(ends[0]), x(ends[1])];
+  const half = (table - top) / 2 + 4;
+  const bow = Math.min(half, Math.abs(inner - outer) / 2);
+  return (
+    <path
+      d={`M${inner},${top - 4} L${outer + bow},${top - 4} Q${outer},${top - 4} ${outer},${(top + table) / 2} Q${outer},${table + 4} ${outer + bow},${table + 4} L${inner},${table + 4}`}
+      fill="none"
+      stroke="#963226"
+      strokeWidth={2}
+      strokeDasharray="5 3"
+    />
+  );
+}
+
+/** Loops of thread standing from one stitch to the next. */
+function Loops(props: { at: readonly number[]; highPx: number; x: Scale; top: number }) {
+  const { at, highPx, x, top } = props;
+  const [from, to] = [x(Math.min(...at)), x(Math.max(...at))];
+  return [1, 0.8, 0.6].map((share) => (
+    <path
+      key={share}
+      d={`M${from},${top} C${from},${top - highPx * share * 1.33} ${to},${top - highPx * share * 1.33} ${to},${top}`}
+      fill="none"
+      stroke="#963226"
+      strokeWidth={1.6}
+    />
+  ));
+}
+
+function RawEdge({ at, x, y, halfPx }: { at: Point; x: Scale; y: Scale; halfPx: number }) {
   const [cx, cy] = [x(at.xMm), y(at.zMm)];
   return (
     <path
@@ -172,82 +227,51 @@ function RawEdge({
   );
 }
 
-function FoldNames(props: {
-  folds: FoldPlan;
-  stage: FoldStage;
-  x: (mm: number) => number;
-  y: (mm: number) => number;
-  points: readonly Point[];
-  topMm: number;
+interface Placed {
+  readonly mark: FoldMark;
+  readonly px: number;
+}
+
+/** The marks by name; two that stand close are lifted past each other. */
+function MarkNames(props: {
+  placed: readonly Placed[];
+  top: number;
+  table: number;
+  width: number;
 }) {
-  const { folds, stage, x, y, points, topMm } = props;
+  const { placed, top, table, width } = props;
   const lengths = useLengths();
-  return folds.marks.map((mark, i) => {
-    const made = stage.folds.findIndex(({ atMm }) => atMm === mark.fromRawEdgeMm);
-    const point = points[made];
-    // A mark that is not folded yet lies on the flat cloth, a fold where it came to lie.
-    const at =
-      made >= 0 && point ? point.xMm : stage.folds.length === 0 ? mark.fromRawEdgeMm : null;
-    if (at === null) return null;
+  return placed.map(({ mark, px }, i) => {
+    const crowded = placed.slice(0, i).filter((other) => Math.abs(other.px - px) < 130).length;
+    const lift = 26 + crowded * 36;
     const temporary = mark.action === 'temporary';
-    const lift = 30 + i * 34;
+    const words = Math.min(width - 62, Math.max(62, px));
     return (
-      <g key={mark.name}>
+      <g key={mark.id}>
         <line
-          x1={x(at)}
-          x2={x(at)}
-          y1={y(topMm) - lift + 6}
-          y2={y(0) + 4}
+          x1={px}
+          x2={px}
+          y1={top - lift + 6}
+          y2={table + 4}
           stroke="#235387"
           strokeWidth={1.8}
           strokeDasharray={temporary ? '6 5' : undefined}
         />
         <text
-          x={x(at)}
-          y={y(topMm) - lift - 10}
+          x={words}
+          y={top - lift - 12}
           fontSize={15}
           fontWeight={700}
           fill="#235387"
           textAnchor="middle"
         >
-          {markNames[mark.name] ?? mark.name}
+          {mark.name}
         </text>
-        <text x={x(at)} y={y(topMm) - lift + 4} fontSize={13} fill="#26272b" textAnchor="middle">
-          {lengths.cloth(mark.fromRawEdgeMm)}
+        <text x={words} y={top - lift + 2} fontSize={13} fill="#26272b" textAnchor="middle">
+          {lengths.cloth(mark.atMm)}
           {temporary ? ', temporary' : ''}
         </text>
       </g>
     );
   });
-}
-
-function Ruler(props: {
-  left: number;
-  right: number;
-  x: (mm: number) => number;
-  y: number;
-  step: number;
-}) {
-  const { left, right, x, y, step } = props;
-  const lengths = useLengths();
-  const count = Math.floor((right - left) / step);
-  return (
-    <g>
-      <line x1={x(left)} x2={x(right)} y1={y} y2={y} stroke="#8d8069" />
-      {Array.from({ length: count + 1 }, (_, i) => (
-        <g key={i}>
-          <line
-            x1={x(left + i * step)}
-            x2={x(left + i * step)}
-            y1={y}
-            y2={y + 7}
-            stroke="#8d8069"
-          />
-          <text x={x(left + i * step)} y={y + 22} fontSize={13} textAnchor="middle" fill="#57534a">
-            {i === count ? lengths.cloth(i * step) : lengths.editable(i * step)}
-          </text>
-        </g>
-      ))}
-    </g>
-  );
 }

@@ -1,21 +1,25 @@
-import type { ClothRegion, Finish, SewingPlan } from '../../core/finish/finish';
+import type { ClothRegion, FinishMargin, SewingPlan } from '../../core/finish/finish';
 import { needleRadiusMm } from '../../core/kit/needle';
-import type { DriftBelief } from '../../core/margin/belief';
+import { beliefFor, type Beliefs } from '../../core/margin/belief';
 import { allowedDrift } from '../../core/margin/check';
 import type { Judgement } from '../../core/plan/judge';
-import { needleAirMm } from '../../core/stitch/clearance';
-import { needlePath } from '../../core/stitch/needle-path';
+import { hasStraightPlate, needleAirMm } from '../../core/stitch/clearance';
+import { needlePath, swings, type Hole } from '../../core/stitch/needle-path';
+import { repeatLengthMm } from '../../core/stitch/pitch';
 import { repeatOf } from '../../core/stitch/repeat';
 import type { FootRecord } from '../../contract/records';
+import { slotHalfMm } from './foot-parts';
+import { FootShape } from './foot-shape';
 import { Label } from './label';
+import { threadPath } from './thread-path';
 
 /** What the view under the foot is drawn from. */
 export interface UnderFootProps {
-  readonly finish: Finish;
+  readonly margin: FinishMargin;
   readonly plan: SewingPlan;
   readonly foot: FootRecord;
   readonly judgement: Judgement;
-  readonly belief: DriftBelief;
+  readonly beliefs: Beliefs;
 }
 
 /** A window onto the bed: what x and y in mm it shows and where on the screen. */
@@ -41,15 +45,17 @@ const bandSigmas = 1.645;
 
 /** Cloth, foot, drift, stitches: everything that lies in the view's window. */
 export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; lens: boolean }) {
-  const { finish, plan, foot, judgement, belief } = props;
+  const { margin, plan, foot, judgement, beliefs } = props;
   const { settings } = judgement;
-  const guide = settings.guideMm;
+  const [first, ...others] = margin.references(plan, settings);
+  const belief = beliefFor(beliefs, first.source);
+  const guide = first.atMm;
   const reference = guide + belief.shiftMm;
-  const repeatMm = repeatOf(plan.stitch).stitches * settings.lengthMm;
+  const repeatMm = repeatLengthMm(plan.stitch, settings.lengthMm, plan.machine);
   const repeats = Math.ceil((view.height / view.pxPerMm / repeatMm) * 1.5) + 3;
-  const path = needlePath(plan.stitch, settings, repeats);
-  // The needle, y = 0, is making a bite; what was sewn lies behind it, what comes before it.
-  const firstBiteMm = path.find(({ role }) => role === 'bite')?.yMm ?? 0;
+  const path = needlePath(plan.stitch, settings, repeats, plan.machine);
+  // The needle, y = 0, is at the hole that counts; what was sewn lies behind it.
+  const firstBiteMm = path.find(({ role }) => role === tellingRole(plan))?.yMm ?? 0;
   const shiftMm = firstBiteMm + Math.floor(repeats / 2) * repeatMm;
   const reachMm = view.height / 2 / view.pxPerMm + repeatMm;
   const holes = path
@@ -60,49 +66,58 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
   const sewn = holes.filter(({ yMm }) => yMm >= -1e-9);
   const toCome = holes.filter(({ yMm }) => yMm < 1e-9);
   const [top, bottom] = [view.y, view.y + view.height];
+  // Sewing is done at the front of the slot.
+  const front = Math.min(bottom, Math.max(top, py(view, -slotHalfMm)));
+  const spanOf = (only: ClothRegion['only']): readonly [number, number] =>
+    only === 'before'
+      ? [front, bottom - front]
+      : only === 'behind'
+        ? [top, front - top]
+        : [top, bottom - top];
+  const [edgeTop] = spanOf(first.onlyBefore ? 'before' : undefined);
   const edgeOf = (mm: number) => Math.min(view.x + view.width, Math.max(view.x, px(view, mm)));
-  const [slotLeft, slotRight] = plan.foot.slotMm;
-  const slotHalfMm = 2.2;
   const band = bandSigmas * belief.sigmaMm;
   const radius = needleRadiusMm(plan.needleSize) * view.pxPerMm;
-  const counted = judgement.checks.find(({ name }) => name === finish.countedCheck);
+  const counted = judgement.checks.find(({ name }) => name === margin.countedCheck);
   const allowed = counted ? allowedDrift(counted, counted.v0Mm) : null;
-  const sole = foot.soleMm;
   const keepMm = needleRadiusMm(plan.needleSize) + needleAirMm;
   const openings = [
     plan.foot.slotMm,
     ...(plan.machine.plateHoleMm ? [plan.machine.plateHoleMm] : []),
   ];
+  const straightOnly = hasStraightPlate(plan.machine) && swings(plan.stitch);
   const meetsMetal = (xMm: number) =>
+    (straightOnly && Math.abs(xMm - settings.needlePositionMm) > 1e-9) ||
     openings.some(([left, right]) => xMm - keepMm < left - 1e-9 || xMm + keepMm > right + 1e-9);
 
   return (
     <g clipPath={`url(#clip-${lens ? 'lens' : 'bed'})`}>
       <rect x={view.x} y={view.y} width={view.width} height={view.height} fill="#fdfbf5" />
-      {finish.regions(plan).map((region: ClothRegion) => {
+      {margin.regions(plan).map((region: ClothRegion) => {
         const [from, to] = [edgeOf(reference + region.fromMm), edgeOf(reference + region.toMm)];
+        const [y, height] = spanOf(region.only);
         return (
           <g key={region.name}>
             <rect
               x={from}
-              y={top}
+              y={y}
               width={Math.max(0, to - from)}
-              height={bottom - top}
+              height={height}
               fill={region.layers > 1 ? '#cdbfa5' : '#e4d9c4'}
             />
             <rect
               x={from}
-              y={top}
+              y={y}
               width={Math.max(0, to - from)}
-              height={bottom - top}
+              height={height}
               fill="url(#weave)"
             />
             {Number.isFinite(region.toMm) && region.layers === 1 && (
               <line
                 x1={to}
                 x2={to}
-                y1={top}
-                y2={bottom}
+                y1={y}
+                y2={y + height}
                 stroke="#8d8069"
                 strokeWidth={1.5}
                 strokeDasharray="2 3"
@@ -111,26 +126,54 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
           </g>
         );
       })}
-      {/* the foot, see-through, with its slot */}
-      <g fill="#57534a" fillOpacity={0.13} stroke="#26272b" strokeOpacity={0.55} strokeWidth={1.5}>
-        <path
-          fillRule="evenodd"
-          d={`${roundedRect(px(view, -sole.widthMm / 2), py(view, sole.heelMm), sole.widthMm * view.pxPerMm, (sole.heelMm + sole.toeMm) * view.pxPerMm, 10)} ${roundedRect(px(view, slotLeft), py(view, slotHalfMm), (slotRight - slotLeft) * view.pxPerMm, slotHalfMm * 2 * view.pxPerMm, 8)}`}
+      <FootShape
+        seeThrough
+        foot={foot}
+        guideMm={settings.guideMm}
+        x={(mm) => px(view, mm)}
+        y={(mm) => py(view, mm)}
+      />
+      {plan.machine.plateHoleMm && (
+        <rect
+          x={px(view, plan.machine.plateHoleMm[0])}
+          y={py(view, slotHalfMm * 0.8)}
+          width={(plan.machine.plateHoleMm[1] - plan.machine.plateHoleMm[0]) * view.pxPerMm}
+          height={slotHalfMm * 1.6 * view.pxPerMm}
+          rx={slotHalfMm * 0.8 * view.pxPerMm}
+          fill="none"
+          stroke="#57534a"
+          strokeOpacity={0.6}
+          strokeDasharray="2 4"
         />
-      </g>
+      )}
+      {others.map((other) => {
+        const at = other.atMm + (beliefs[other.source]?.shiftMm ?? 0);
+        return (
+          <line
+            key={other.name}
+            x1={px(view, at)}
+            x2={px(view, at)}
+            y1={top}
+            y2={bottom}
+            stroke="#235387"
+            strokeWidth={2}
+            strokeDasharray="3 6"
+          />
+        );
+      })}
       {/* where the fold wanders */}
       <rect
         x={px(view, reference - band)}
-        y={top}
+        y={edgeTop}
         width={Math.max(1, 2 * band * view.pxPerMm)}
-        height={bottom - top}
+        height={bottom - edgeTop}
         fill="#235387"
         fillOpacity={0.17}
       />
       {allowed && allowed[1] > allowed[0] && (
         <g stroke="#3f5c2a" strokeWidth={lens ? 3 : 2} fill="#8ba26f">
-          {[0, -1, 1].map((i) => {
-            const y = py(view, i * repeatMm);
+          {(first.onlyBefore ? [-1, -2, -3] : [0, -1, 1]).map((i) => {
+            const y = py(view, i * Math.max(repeatMm, first.onlyBefore ? 2.5 : 0));
             const [from, to] = [
               px(view, guide + Math.max(-30, allowed[0])),
               px(view, guide + Math.min(30, allowed[1])),
@@ -155,9 +198,13 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
       )}
       {lens && allowed && allowed[1] > allowed[0] && (
         <Label
-          x={px(view, guide + Math.max(-30, allowed[0]))}
-          y={py(view, 0) - 24}
-          text="the fold may ride here"
+          {...besideOf(
+            view,
+            px(view, guide + Math.max(-30, allowed[0])),
+            px(view, guide + allowed[1]),
+          )}
+          y={py(view, first.onlyBefore ? -3 : 0) - 24}
+          text={`the ${first.name} may ride here`}
           colour="#3f5c2a"
           strong
         />
@@ -165,29 +212,19 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
       <line
         x1={px(view, reference)}
         x2={px(view, reference)}
-        y1={top}
+        y1={edgeTop}
         y2={bottom}
         stroke="#235387"
         strokeWidth={2.5}
       />
-      {/* the guide in front of the needle */}
-      <line
-        x1={px(view, guide)}
-        x2={px(view, guide)}
-        y1={py(view, -slotHalfMm)}
-        y2={py(view, -sole.toeMm)}
-        stroke="#26272b"
-        strokeWidth={Math.max(3, 0.35 * view.pxPerMm)}
-      />
       {[sewn, toCome].map((part) => (
         <path
           key={part === sewn ? 'sewn' : 'to-come'}
-          d={part
-            .map(
-              ({ xMm, yMm }, i) =>
-                `${i ? 'L' : 'M'}${px(view, xMm).toFixed(1)},${py(view, yMm).toFixed(1)}`,
-            )
-            .join(' ')}
+          d={threadPath(
+            part,
+            (mm) => px(view, mm),
+            (mm) => py(view, mm),
+          )}
           fill="none"
           stroke="#26272b"
           strokeWidth={lens ? 2.5 : 1.6}
@@ -197,7 +234,7 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
       ))}
       {(['run', 'bite'] as const).map((role) => {
         const seen = holes.filter(
-          (hole) => inSight(hole) && (hole.role === 'bite') === (role === 'bite'),
+          (hole) => inSight(hole) && (hole.role === tellingRole(plan)) === (role === 'bite'),
         );
         const colour = role === 'bite' ? '#3f5c2a' : '#26272b';
         const rings = (r: number) =>
@@ -224,12 +261,20 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
   );
 }
 
+/** Where words about a stretch begin, or end where they would not fit to its right. */
+function besideOf(view: View, fromPx: number, toPx: number) {
+  const right = view.x + view.width;
+  const end = fromPx > right - 240;
+  return { x: end ? Math.min(toPx, right - 8) : Math.max(view.x + 8, fromPx), end };
+}
+
 /** A circle as part of a path: many of them in one element are drawn and changed at once. */
 function circle(x: number, y: number, r: number): string {
   return `M${(x - r).toFixed(1)},${y.toFixed(1)} a${r},${r} 0 1 0 ${2 * r},0 a${r},${r} 0 1 0 ${-2 * r},0 Z`;
 }
 
-function roundedRect(x: number, y: number, width: number, height: number, r: number): string {
-  const k = Math.min(r, width / 2, height / 2);
-  return `M${x + k},${y} h${width - 2 * k} a${k},${k} 0 0 1 ${k},${k} v${height - 2 * k} a${k},${k} 0 0 1 ${-k},${k} h${-(width - 2 * k)} a${k},${k} 0 0 1 ${-k},${-k} v${-(height - 2 * k)} a${k},${k} 0 0 1 ${k},${-k} Z`;
+/** The holes that the counted check watches: the bite, else the outermost swing, else the line. */
+export function tellingRole({ stitch }: UnderFootProps['plan']): Hole['role'] {
+  const roles = repeatOf(stitch).penetrations.map(({ role }) => role);
+  return roles.includes('bite') ? 'bite' : roles.includes('swing') ? 'swing' : 'run';
 }

@@ -1,7 +1,9 @@
+import { beliefFor } from '../../core/margin/belief';
 import { needlePath } from '../../core/stitch/needle-path';
-import { repeatOf } from '../../core/stitch/repeat';
+import { repeatLengthMm } from '../../core/stitch/pitch';
 import { useLengths } from '../app/lengths-context';
-import { regionNames } from '../words/facts';
+import { dialName } from '../words/dials';
+import { factInWords } from '../words/facts';
 import { tickStepMm, ticksWithin } from './axis';
 import { NumbersTable } from './numbers-table';
 import { useBox } from './use-box';
@@ -13,12 +15,15 @@ import { Scene, px, type UnderFootProps, type View } from './under-foot-scene';
  * what the counted check allows. Left the bed, to scale; right a lens on the needle.
  */
 export function UnderFoot(props: UnderFootProps) {
-  const { plan, judgement, belief, foot, finish } = props;
+  const { plan, judgement, beliefs, foot, margin } = props;
   const lengths = useLengths();
   const [ref, { width, height }] = useBox<HTMLDivElement>();
-  const { settings, clearance, blocked } = judgement;
-  const repeatMm = repeatOf(plan.stitch).stitches * settings.lengthMm;
-  const holes = needlePath(plan.stitch, settings, 1);
+  const { settings, clearance, blocked, warnings } = judgement;
+  const straightPlate = warnings.find(({ about }) => about === 'straight-plate');
+  const [first] = margin.references(plan, settings);
+  const belief = beliefFor(beliefs, first.source);
+  const repeatMm = repeatLengthMm(plan.stitch, settings.lengthMm, plan.machine);
+  const holes = needlePath(plan.stitch, settings, 1, plan.machine);
   const xs = holes.map(({ xMm }) => xMm);
   const [swingLeft, swingRight] = [Math.min(...xs), Math.max(...xs)];
   const rulerHeight = 44;
@@ -29,13 +34,14 @@ export function UnderFoot(props: UnderFootProps) {
     width: bedWidth,
     height: height - rulerHeight,
     pxPerMm: Math.min(
-      (height - rulerHeight) / (repeatMm * 1.35),
+      (height - rulerHeight) /
+        Math.max(repeatMm * 1.35, foot.soleMm.toeMm + foot.soleMm.heelMm + 3),
       bedWidth / (foot.soleMm.widthMm + 5),
     ),
     midXMm: 0,
     midYMm: 0,
   };
-  const focus = [settings.guideMm, swingLeft, swingRight];
+  const focus = [first.atMm, swingLeft, swingRight];
   // Whole millimetres, so that the lens stands still while a dial is nudged.
   const lensFrom = Math.floor(Math.min(...focus) - 0.7);
   const lensTo = Math.ceil(Math.max(...focus) + 0.7);
@@ -49,14 +55,29 @@ export function UnderFoot(props: UnderFootProps) {
     pxPerMm: Math.max(1, (width - lensX) / lensSpan),
     midXMm: (lensFrom + lensTo) / 2,
     // The bite sits in the lower part, so that the run comes into sight above it.
-    midYMm: ((height - rulerHeight) * 0.1) / Math.max(1, (width - lensX) / lensSpan),
+    midYMm:
+      (first.onlyBefore ? -1 : 1) *
+      (((height - rulerHeight) * (first.onlyBefore ? 0.22 : 0.1)) /
+        Math.max(1, (width - lensX) / lensSpan)),
   };
   const lensTimes = lens.pxPerMm / bed.pxPerMm;
-  const counted = judgement.checks.find(({ name }) => name === finish.countedCheck);
-  const bite = holes.find(({ role }) => role === 'bite');
-  const run = holes.find(({ role }) => role === 'run');
-  const foldOnRight = settings.guideMm + belief.shiftMm > lens.midXMm;
+  const counted = judgement.checks.find(({ name }) => name === margin.countedCheck);
+  const runCheck = judgement.checks.find(({ name }) => name !== margin.countedCheck);
+  const edgeMm = first.atMm + belief.shiftMm;
+  const foldOnRight = edgeMm > lens.midXMm;
+  const regions = margin.regions(plan);
+  const { words } = margin;
   const shifted = Math.abs(belief.shiftMm) > 0.005;
+  const checkInWords = (check: (typeof judgement.checks)[number]) => {
+    const shift = beliefs[check.source]?.shiftMm ?? 0;
+    const now = lengths.fineNumber(check.v0Mm + check.k * shift);
+    const good = Number.isFinite(check.hiMm)
+      ? Number.isFinite(check.loMm)
+        ? `${lengths.fineNumber(check.loMm)} – ${lengths.fine(check.hiMm)}`
+        : `up to ${lengths.fine(check.hiMm)}`
+      : `from ${lengths.fine(check.loMm)}`;
+    return `${words.checks[check.name]} ${shifted ? 'about ' : ''}${now}, good ${good}`;
+  };
   const ruler = (view: View) => {
     const half = view.width / 2 / view.pxPerMm;
     const step = tickStepMm(lengths.unit, view.pxPerMm, 52);
@@ -124,53 +145,67 @@ export function UnderFoot(props: UnderFootProps) {
             strokeWidth={7}
             strokeLinecap="round"
           />
-          <Label x={8} y={20} text={regionNames['garment-folded-back'] ?? ''} />
-          <Label
-            x={bed.width - 8}
-            y={20}
-            text={`extension ${lengths.cloth(plan.fold.extensionMm ?? 0)}`}
-            end
-          />
+          {regions.map((region, i) => {
+            const from = Math.max(0, px(bed, edgeMm + region.fromMm));
+            const to = Math.min(bed.width, px(bed, edgeMm + region.toMm));
+            if (to - from < 24) return null;
+            const end = from > bed.width * 0.5;
+            const low = region.only === 'before';
+            return (
+              <Label
+                key={region.name}
+                x={end ? Math.min(bed.width - 8, to + 70) : from + 8}
+                y={low ? bed.height - 34 : 20 + 18 * (i % 3)}
+                end={end}
+                text={`${region.name}, ${region.layers}×`}
+              />
+            );
+          })}
           <Label
             x={lens.x + 8}
             y={20}
             text={`×${lensTimes.toFixed(lensTimes < 10 ? 1 : 0)} lens`}
             strong
           />
-          {bite && counted && (
+          {counted && (
             <Label
               x={lens.x + 8}
               y={lens.height - 12}
-              text={`bite ${shifted ? 'about ' : ''}${lengths.fineNumber(counted.v0Mm + counted.k * belief.shiftMm)}, good ${lengths.fineNumber(counted.loMm)} – ${lengths.fine(counted.hiMm)}`}
+              text={checkInWords(counted)}
               colour="#3f5c2a"
               strong
             />
           )}
           <Label
-            x={px(lens, settings.guideMm + belief.shiftMm) + (foldOnRight ? -8 : 8)}
-            y={46}
+            x={px(lens, edgeMm) + (foldOnRight ? -8 : 8)}
+            y={first.onlyBefore ? lens.height * 0.5 : 46}
             end={foldOnRight}
-            text="fold, and how it wanders"
+            text={`${first.name} wanders`}
             colour="#235387"
             strong
           />
-          {run && (
+          {runCheck && <Label x={lens.x + 8} y={lens.height - 32} text={checkInWords(runCheck)} />}
+          {first.source === 'guide' && (
             <Label
-              x={lens.x + 8}
-              y={lens.height - 32}
-              text={`run ${shifted ? 'about ' : ''}${lengths.fine(Math.abs(run.xMm - settings.guideMm - belief.shiftMm))} off the fold`}
+              x={px(bed, settings.guideMm) + 8}
+              y={bed.height - 12}
+              text={dialName('guide', plan.foot.guidance).toLowerCase()}
+              strong
             />
           )}
-          <Label x={px(bed, settings.guideMm) + 8} y={bed.height - 12} text="blade" strong />
           <Label
             x={px(bed, swingRight) + 10}
             y={bed.height + 36}
-            text={`needle swing ${lengths.fine(swingRight - swingLeft)}`}
+            text={
+              swingRight > swingLeft
+                ? `needle swing ${lengths.fine(swingRight - swingLeft)}`
+                : `needle at ${lengths.fine(swingLeft)}`
+            }
           />
           <Label
-            x={px(bed, settings.guideMm + belief.shiftMm) - 6}
+            x={px(bed, edgeMm) - 6}
             y={bed.height - 12}
-            text="fold"
+            text={first.name}
             colour="#235387"
             strong
             end
@@ -179,9 +214,16 @@ export function UnderFoot(props: UnderFootProps) {
       )}
       {blocked && (
         <p className="absolute inset-x-0 top-7 mx-auto w-fit max-w-[94%] rounded-[3px] border-3 border-madder bg-slip px-4 py-1.5 text-center font-bold text-madder">
-          ✕ Blocked: the needle would meet{' '}
-          {clearance.clearanceMm < 0 ? `the ${clearance.nearest}` : 'the end of its swing'} on the{' '}
-          {clearance.side}, where it is ringed.
+          ✕{' '}
+          {straightPlate ? (
+            factInWords(straightPlate, lengths)
+          ) : (
+            <>
+              Blocked: the needle would meet{' '}
+              {clearance.clearanceMm < 0 ? `the ${clearance.nearest}` : 'the end of its swing'} on
+              the {clearance.side}, where it is ringed.
+            </>
+          )}
         </p>
       )}
       <NumbersTable
@@ -192,9 +234,9 @@ export function UnderFoot(props: UnderFootProps) {
           ['Slot from', lengths.fine(plan.foot.slotMm[0])],
           ['Slot to', lengths.fine(plan.foot.slotMm[1])],
           ['Clearance', lengths.fine(clearance.clearanceMm)],
-          ['Blade at', lengths.fine(settings.guideMm)],
+          [`${dialName('guide', plan.foot.guidance)} at`, lengths.fine(settings.guideMm)],
           ...judgement.checks.map((check): [string, string] => [
-            check.name,
+            words.checks[check.name] ?? check.name,
             lengths.fine(check.v0Mm),
           ]),
         ]}

@@ -10,6 +10,9 @@ export function about(count: number): string {
   return count < 0.05 ? '0' : String(Math.round(count * 10) / 10);
 }
 
+/** A word as it begins a label. */
+export const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
+
 /** A whole number with its noun. */
 export function counted(n: number, one: string, many = `${one}s`): string {
   return `${n} ${n === 1 ? one : many}`;

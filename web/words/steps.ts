@@ -1,46 +1,38 @@
-import type { WorkStep } from '../../core/finish/finish';
+import type { CautionId, WorkStep } from '../../core/finish/finish';
 import type { Lengths } from '../app/lengths';
+import { fill } from './fill';
+import { footKindNames, machineKindNames } from './kit';
 
-type Words = (values: Record<string, number>, lengths: Lengths) => string;
-
-const sentences: Readonly<Record<string, Words>> = {
-  cut: ({ allowanceMm = 0 }, { cloth }) => `Cut with ${cloth(allowanceMm)} beyond the hemline.`,
-  turn: ({ turnMm = 0 }, { cloth }) => `Turn the raw edge under by ${cloth(turnMm)} and press.`,
-  overcast: ({ fray = 0 }) =>
-    fray >= 2 ? 'Overcast the raw edge; this cloth frays.' : 'Overcast or pink the raw edge.',
-  'press-hemline': ({ hemlineMm = 0 }, { cloth }) =>
-    `Press the hemline, ${cloth(hemlineMm)} from the raw edge.`,
-  'fold-back': ({ extensionMm = 0 }, { cloth }) =>
-    `Fold the garment back under, leaving ${cloth(extensionMm)} of hem showing. Pin well clear of the needle.`,
-  'change-foot': () => 'Put on the foot and set the dials.',
-  sew: () => 'First stitches by handwheel, then sew with the fold against the blade.',
-  'open-and-press': () => 'Open the fold and press from the inside, lightly.',
-};
-
-const cautions: Readonly<Record<string, string>> = {
-  cutter: 'Rotary cutter closed whenever it is down.',
-  iron: 'Mind steam, and synthetic cloth under a hot iron.',
-  pins: 'Pins out equals pins in.',
-  'power-off': 'Power off before changing foot or needle.',
+const cautions: Readonly<Record<CautionId, string>> = {
+  'power-off': 'Power off before changing foot, needle, plate or knife.',
   needle: 'Glasses on; never sew over pins.',
+  handwheel: 'First stitches by handwheel, always toward you.',
+  pins: 'Pins out equals pins in.',
+  cutter: 'Rotary cutter closed whenever it is down.',
+  knife: 'The knife cuts fingers and folds alike; look before each start.',
+  iron: 'Mind steam, and synthetic cloth under a hot iron.',
+  starch: 'Let starch dry before ironing.',
+  shine: 'Press through a cloth where the iron leaves a shine.',
+  'loose-trim': 'For babies and small children: nothing that pulls off.',
+  cords: 'For children: no long cords at neck or hood.',
+  sleepwear: 'Nightwear and bedding have local safety rules; follow those.',
 };
 
 /** A step of the work in words. */
 export function stepInWords(step: WorkStep, lengths: Lengths): string {
-  return sentences[step.id]?.(step.values as Record<string, number>, lengths) ?? step.id;
+  return fill(step.text, step.values, lengths);
 }
 
 /** A caution in words. */
-export function cautionInWords(id: string): string {
-  return cautions[id] ?? id;
+export function cautionInWords(id: CautionId): string {
+  return cautions[id];
 }
 
-/** Titles of the folding stages. */
-export const stageTitles: Readonly<Record<string, string>> = {
-  flat: 'Flat cloth, raw edge at the left',
-  turn: 'Raw edge turned under',
-  hemline: 'Hemline pressed',
-  'temporary-fold': 'Garment folded back, only for sewing',
-  stitch: 'Sewn: run on the extension, bite in the fold',
-  open: 'Opened out and pressed',
-};
+/** Where a step is done, in a word or two. */
+export function placeInWords({ at }: WorkStep): string {
+  if (at === 'table') return 'at the table';
+  if (at === 'iron') return 'at the iron';
+  if (at === 'hand') return 'by hand';
+  const machine = machineKindNames[at.machine];
+  return at.foot === null ? `on the ${machine}` : `on the ${machine}, ${footKindNames[at.foot]}`;
+}

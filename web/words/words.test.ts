@@ -1,13 +1,21 @@
 import { catalogue } from '../../core/finish/catalogue';
-import { needleAdvice } from '../../core/plan/starting-setting';
+import { everyVariant, startingWish, workOn } from '../../core/finish/wishes.fixture';
+import { cautionIds } from '../../core/finish/finish';
+import { footKinds } from '../../core/kit/foot-kind';
+import { machineKinds } from '../../core/kit/machine';
 import { judge } from '../../core/plan/judge';
 import { setUpOf } from '../../core/plan/set-up-of';
+import { startingValuesOf, stepsOf } from '../../core/plan/work';
 import { examplePlan } from '../../core/plan/example.fixture';
 import { lengthsFor } from '../app/lengths';
-import { actionNames, factInWords, faults, markNames, regionNames } from './facts';
+import { patterns } from '../../core/stitch/stitch';
+import { factInWords } from './facts';
+import { patternNames, stitchLabel } from './stitches';
+import { fill } from './fill';
 import { finishName } from './finishes';
+import { footKindNames, gapInWords, machineKindNames } from './kit';
 import { about, counted, ofHundred } from './number';
-import { cautionInWords, stageTitles, stepInWords } from './steps';
+import { cautionInWords, placeInWords, stepInWords } from './steps';
 
 const lengths = lengthsFor({ unit: 'mm', inchRounding: '1/16' });
 const dials = { widthMm: 2, needlePositionMm: 0.5, guideMm: -1 };
@@ -38,91 +46,139 @@ describe('numbers in words', () => {
   });
 });
 
-describe.each(catalogue.map((finish) => [finish.id, finish] as const))(
-  'the words of %s',
-  (_, finish) => {
-    const plans = finish.variants.map((variant) => ({
-      ...examplePlan,
-      fold: {
-        variant,
-        depthMm: 40,
-        extensionMm: 8,
-        ...(variant === 'enclosed' ? { turnMm: 10 } : {}),
-      },
-    }));
+describe('a finish’s own sentences', () => {
+  test('take their numbers in the person’s unit, small lengths in decimals', () => {
+    const inches = lengthsFor({ unit: 'in', inchRounding: '1/8' });
+    const text = 'Fold {depthMm}, stitch {gapMm:fine} in, {count} times with {what}.';
+    const values = { depthMm: 48, gapMm: 2.5, count: 3, what: 'care' };
+    expect(fill(text, values, lengths)).toBe('Fold 48 mm, stitch 2.5 mm in, 3 times with care.');
+    expect(fill(text, values, inches)).toBe(
+      'Fold 1 7/8 in, stitch 0.098 in in, 3 times with care.',
+    );
+  });
 
-    test('every variant has a name of its own', () => {
-      const names = finish.variants.map((variant) => finishName(finish.id, variant));
-      expect(new Set(names).size).toBe(names.length);
-      expect(names.join()).not.toContain(finish.id);
-    });
+  test('a number that is missing is seen, not swallowed', () => {
+    expect(fill('{n} of {m}', { n: 1 }, lengths)).toBe('1 of {m}');
+  });
+});
 
-    test('every fact is a sentence, in every kind of cloth and guide', () => {
-      const guides = [{ atMm: -1 }, { rangeMm: [-2, 0] as const, stepMm: 0.25 }];
-      const facts = plans.flatMap((plan) =>
-        guides.flatMap((guide) =>
-          [0.1, 0.6, 1.5].flatMap((thicknessMm) => {
-            const made = {
-              ...plan,
-              foot: { ...plan.foot, guide },
-              cloth: { ...plan.cloth, thicknessMm },
-            };
-            return [
-              ...Object.values(finish.dialReasons(made, dials)).flat(),
-              ...finish.startingLength(made).because,
-            ];
-          }),
-        ),
-      );
-      const all = [
-        ...facts,
-        ...finish.schools.flatMap(({ costs }) => costs),
-        ...needleAdvice(200).because,
-      ];
-      for (const fact of all) {
-        const words = factInWords(fact, lengths);
-        expect(words).toMatch(/^[A-Z].*\.$/);
-        expect(words).not.toMatch(/NaN|undefined|Infinity/);
-      }
-    });
+test('every variant of every finish has a name of its own', () => {
+  const names = catalogue.flatMap((finish) =>
+    finish.variants.map(({ id }) => finishName(finish.id, id)),
+  );
+  expect(new Set(names).size).toBe(names.length);
+  expect(finishName('ruffle')).toBe('ruffle');
+});
 
-    test('warnings are sentences too', () => {
-      const set = setUpOf(finish, plans[0] ?? examplePlan);
-      const wide = judge(set, { ...dials, widthMm: 40, lengthMm: 2 });
-      expect(wide.warnings.length).toBeGreaterThan(1);
-      for (const fact of wide.warnings) expect(factInWords(fact, lengths)).toMatch(/^[A-Z].*\.$/);
-    });
-
-    test('steps, cautions, stages, marks, faults and regions all have words', () => {
-      for (const plan of plans) {
-        const folds = finish.folds({ wish: plan.fold, cloth: plan.cloth });
-        for (const step of finish.steps(plan)) {
-          expect(stepInWords(step, lengths)).toMatch(/^[A-Z].*\.$/);
-          for (const caution of step.cautions)
-            expect(cautionInWords(caution)).toMatch(/^[A-Z].*\.$/);
-        }
-        for (const { id } of folds.stages) expect(stageTitles[id]).toBeDefined();
-        for (const { name, action } of folds.marks) {
-          expect(markNames[name]).toBeDefined();
-          expect(actionNames[action]).toBeDefined();
-        }
-        for (const { below, above } of finish.checks(plan)) {
-          expect(faults[below]).toBeDefined();
-          expect(faults[above]).toBeDefined();
-        }
-        for (const { name } of finish.regions(plan)) expect(regionNames[name]).toBeDefined();
-      }
-    });
+test.each(everyVariant)(
+  '%s says its steps, values and needs in whole words',
+  (_, finish, variant) => {
+    const request = workOn(finish, variant);
+    for (const step of stepsOf(finish, request)) {
+      expect(stepInWords(step, lengths)).toMatch(/^[A-Z][^{}]*\.$/);
+      expect(placeInWords(step)).toMatch(/^(at|by|on) /);
+    }
+    for (const { because } of startingValuesOf(finish, request)) {
+      for (const fact of because) expect(factInWords(fact, lengths)).toMatch(/^[A-Z0-9][^{}]*\.$/);
+    }
   },
 );
 
-test('a step carries the person’s own numbers in their own unit', () => {
+test('cautions, machines and feet all have words', () => {
+  for (const id of cautionIds) expect(cautionInWords(id)).toMatch(/^[A-Z].*\.$/);
+  for (const kind of machineKinds) expect(machineKindNames[kind]).toMatch(/^[a-z]/);
+  for (const kind of footKinds) expect(footKindNames[kind]).toMatch(/^[a-z]/);
+  expect(gapInWords({ about: 'machine', anyOf: ['overlocker'] }, lengths)).toBe('an overlocker');
+  expect(gapInWords({ about: 'channel', channelMm: 4 }, lengths)).toBe('a hemmer foot of 4 mm');
+});
+
+test.each(everyVariant)('%s brings words for all that its margin says', (_, finish, variant) => {
+  const margin = finish.margin(variant);
+  if (!margin) return;
+  const { patterns: possible, machineKinds: kinds } = finish.needs(variant);
+  for (const pattern of possible) {
+    for (const guide of [{ atMm: -1 }, { rangeMm: [-2, 8] as const }, { atMm: 12 }]) {
+      const plan = {
+        ...examplePlan,
+        machine: { ...examplePlan.machine, kind: kinds[0] ?? 'lockstitch' },
+        foot: { ...examplePlan.foot, guide },
+        fold: startingWish(finish, variant),
+        stitch: { ...examplePlan.stitch, pattern },
+      };
+      const at = { widthMm: 3, needlePositionMm: 0.5, guideMm: -1 };
+      const facts = [
+        ...Object.values(margin.dialReasons(plan, at)).flat(),
+        ...margin.startingLength(plan).because,
+        ...Object.values(margin.ruled?.(plan) ?? {}).flatMap(({ because }) => because),
+      ];
+      for (const fact of facts) {
+        expect(factInWords(fact, lengths)).toMatch(/^[A-Z].*\.$/);
+        expect(factInWords(fact, lengths)).not.toMatch(/NaN|undefined|Infinity|[{}]/);
+      }
+      for (const { name, below, above, loMm, hiMm } of margin.checks(plan)) {
+        expect(margin.words.checks[name]).toBeDefined();
+        if (Number.isFinite(loMm)) expect(margin.words.faults[below]).toBeDefined();
+        if (Number.isFinite(hiMm)) expect(margin.words.faults[above]).toBeDefined();
+      }
+      for (const { name, fromMm, toMm, layers } of margin.regions(plan)) {
+        expect(name).toMatch(/^[a-z]/);
+        expect(toMm).toBeGreaterThanOrEqual(fromMm);
+        expect(layers).toBeGreaterThan(0);
+      }
+      for (const { atMm } of margin.references(plan, at)) expect(Number.isFinite(atMm)).toBe(true);
+    }
+  }
+});
+
+test('every stitch has a name, and its class is one of ISO 4915', () => {
+  for (const pattern of patterns) expect(stitchLabel(pattern)).toMatch(/^[a-z].* · ISO [1-7]\d\d$/);
+  expect(new Set(Object.values(patternNames)).size).toBe(patterns.length);
+});
+
+describe('the margin of the blind hem', () => {
+  const plans = ['flat', 'enclosed'].map((variant) => ({
+    ...examplePlan,
+    fold: { ...examplePlan.fold, variant, ...(variant === 'enclosed' ? { turnMm: 10 } : {}) },
+  }));
   const [finish] = catalogue;
-  const steps = finish?.steps(examplePlan) ?? [];
-  const inInches = lengthsFor({ unit: 'in', inchRounding: '1/8' });
-  const press = steps.find(({ id }) => id === 'press-hemline');
-  expect(press && stepInWords(press, lengths)).toBe('Press the hemline, 48 mm from the raw edge.');
-  expect(press && stepInWords(press, inInches)).toBe(
-    'Press the hemline, 1 7/8 in from the raw edge.',
-  );
+  if (!finish) throw new Error('The catalogue is empty.');
+
+  test('every fact is a sentence, in every kind of cloth and guide', () => {
+    const guides = [{ atMm: -1 }, { rangeMm: [-2, 0] as const, stepMm: 0.25 }];
+    const facts = plans.flatMap((plan) =>
+      guides.flatMap((guide) =>
+        [0.1, 0.6, 1.5].flatMap((thicknessMm) => {
+          const made = {
+            ...plan,
+            foot: { ...plan.foot, guide },
+            cloth: { ...plan.cloth, thicknessMm },
+          };
+          const margin = finish.margin(plan.fold.variant)!;
+          return [
+            ...Object.values(margin.dialReasons(made, dials)).flat(),
+            ...margin.startingLength(made).because,
+          ];
+        }),
+      ),
+    );
+    for (const fact of facts) {
+      const words = factInWords(fact, lengths);
+      expect(words).toMatch(/^[A-Z].*\.$/);
+      expect(words).not.toMatch(/NaN|undefined|Infinity|[{}]/);
+    }
+  });
+
+  test('warnings are sentences too; faults have words', () => {
+    const set = setUpOf(finish, plans[0] ?? examplePlan);
+    const wide = judge(set, { ...dials, widthMm: 40, lengthMm: 2 });
+    expect(wide.warnings.length).toBeGreaterThan(1);
+    for (const fact of wide.warnings) expect(factInWords(fact, lengths)).toMatch(/^[A-Z].*\.$/);
+    for (const plan of plans) {
+      const margin = finish.margin(plan.fold.variant)!;
+      for (const { below, above } of margin.checks(plan)) {
+        expect(margin.words.faults[below]).toBeDefined();
+        expect(margin.words.faults[above]).toBeDefined();
+      }
+    }
+  });
 });

@@ -1,10 +1,19 @@
-import { finishById } from '../../core/finish/catalogue';
+import type { Considered } from '../../core/choose/consider';
+import { considerAll } from '../../core/choose/rank';
+import type { ChooseRequest } from '../../core/choose/request';
+import { catalogue, finishById } from '../../core/finish/catalogue';
 import type { Finish, SewingPlan } from '../../core/finish/finish';
 import { Impossible, type Issue } from '../../core/impossible';
 import type { DialSettings } from '../../core/kit/dial-steps';
-import { learnedBelief, type Posterior } from '../../core/margin/learn';
+import { marginMap, type MarginMap } from '../../core/margin/map';
 import { judge } from '../../core/plan/judge';
-import { lessonOf, type Lesson, type SewnSample } from '../../core/plan/learn-plan';
+import {
+  learnedBeliefs,
+  lessonOf,
+  type Learned,
+  type Lesson,
+  type SewnSample,
+} from '../../core/plan/learn-plan';
 import { setUpOf } from '../../core/plan/set-up-of';
 import { startingSetting } from '../../core/plan/starting-setting';
 
@@ -30,13 +39,30 @@ export const solverTasks = {
   solve(
     finishId: string,
     plan: SewingPlan,
-    posterior: Posterior | null,
+    learned: Learned,
   ): Outcome<{ settings: DialSettings; chance: number }> {
     return attempt(finishId, (finish) => {
-      const set = setUpOf(finish, plan, posterior ? { guide: learnedBelief(posterior) } : {});
+      const set = setUpOf(finish, plan, learnedBeliefs(learned));
       const settings = startingSetting(finish, plan, set);
       return { settings, chance: judge(set, settings).chance };
     });
+  },
+
+  /** The chance over width × needle position, at one place of the guide or at its best. */
+  map(
+    finishId: string,
+    plan: SewingPlan,
+    learned: Learned,
+    guideMm: number | null,
+  ): Outcome<MarginMap> {
+    return attempt(finishId, (finish) => {
+      return marginMap(setUpOf(finish, plan, learnedBeliefs(learned)), guideMm);
+    });
+  },
+
+  /** Every finish, considered for a cloth, an edge and a kit. */
+  consider(request: ChooseRequest): Considered[] {
+    return considerAll(catalogue, request);
   },
 
   /** What the scraps teach and the one move that follows. */

@@ -1,15 +1,26 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { finishById } from '../../../core/finish/catalogue';
-import type { Finish, SewingPlan } from '../../../core/finish/finish';
+import type {
+  Finish,
+  FinishMargin,
+  FoldPlan,
+  SewingPlan,
+  WorkRequest,
+} from '../../../core/finish/finish';
 import { Impossible, type Issue } from '../../../core/impossible';
 import { dialField, type Dial, type DialSettings } from '../../../core/kit/dial-steps';
-import { learnedBelief } from '../../../core/margin/learn';
 import type { SetUp } from '../../../core/margin/set-up';
+import { workAids } from '../../../core/plan/aids';
+import { isClosed } from '../../../core/plan/edge-shape';
+import { foldPlanOf } from '../../../core/plan/fold-plan';
 import { judge, type Judgement } from '../../../core/plan/judge';
-import type { Lesson, SewnSample } from '../../../core/plan/learn-plan';
+import { learnedBeliefs, type Lesson, type SewnSample } from '../../../core/plan/learn-plan';
 import { sameForLearning } from '../../../core/plan/same-set-up';
+import { thickestTimes } from '../../../core/seam/crossing';
 import { setUpOf } from '../../../core/plan/set-up-of';
+import { wholePlan } from '../../../core/plan/whole-plan';
+import { chosenWays } from '../../../core/plan/work';
 import type {
   AttemptRecord,
   ClothRecord,
@@ -34,7 +45,13 @@ export interface Bench {
   /** Those that were sewn with the present set-up, and so teach something about it. */
   readonly pooled: readonly AttemptRecord[];
   readonly finish: Finish;
+  /** What the dials are solved by; null where the finish has starting values only. */
+  readonly margin: FinishMargin | null;
   readonly plan: SewingPlan;
+  /** What the steps and starting values are worked out from. */
+  readonly request: WorkRequest;
+  /** Allowance, marks and stages at the present setting; null while they contradict each other. */
+  readonly folds: FoldPlan | null;
   /** Why the plan cannot be sewn; empty when it can. */
   readonly issues: readonly Issue[];
   readonly set: SetUp | null;
@@ -46,6 +63,8 @@ export interface Bench {
   readonly lesson: Lesson | null;
   /** Turns a dial; kept unless the needle would meet metal there. */
   readonly turn: (dial: Dial, mm: number) => void;
+  /** Turns several at once; while `dragging` they are shown and not yet kept. */
+  readonly moveTo: (patch: Partial<DialSettings>, dragging?: boolean) => void;
 }
 
 function sewingPlanOf(
@@ -67,6 +86,28 @@ function sewingPlanOf(
     pickMm: record.pickMm,
     faultWeights: record.faultWeights,
     skill: 1,
+    aids: workAids(foot.kind, record.schools),
+  };
+}
+
+/** What the work is worked out from, with this person's ways. */
+function workRequestOf(
+  edge: EdgeRecord,
+  record: Pick<PlanRecord, 'schools'>,
+  plan: SewingPlan,
+  finish: Finish,
+  defaults: Readonly<Record<string, string>>,
+): WorkRequest {
+  return {
+    wish: plan.fold,
+    cloth: plan.cloth,
+    edge: {
+      ...plan.edge,
+      closed: isClosed(edge),
+      cornered: edge.shape === 'cornered',
+      thickestTimes: thickestTimes(edge.crossings),
+    },
+    schools: chosenWays(finish, plan.fold.variant, record.schools, defaults),
   };
 }
 
@@ -75,6 +116,11 @@ function samplesOf(attempts: readonly AttemptRecord[]): SewnSample[] {
   return attempts.flatMap(({ settings, counts }) =>
     counts.map((counted) => ({ settings, ...counted })),
   );
+}
+
+/** What was learned, as far as it tells one lesson from another. */
+export function taught(lesson: Lesson | null): readonly number[] {
+  return Object.values(lesson?.learned ?? {}).flatMap(({ shiftMm, sigmaMm }) => [shiftMm, sigmaMm]);
 }
 
 /** What the page shows while it can't show the bench. */
@@ -95,70 +141,87 @@ export function useEdgeBench(edgeId: string): BenchState {
   const cloths = useList('cloths');
   const machines = useList('machines');
   const feet = useList('feet');
+  const preferences = useRecord('preferences', 'mine');
 
   const cloth = cloths.data?.find(({ id }) => id === edge.data?.clothId);
   const machine = machines.data?.find(({ id }) => id === record?.machineId);
   const foot = feet.data?.find(({ id }) => id === record?.footId);
   const finish = record && finishById(record.finish);
+  const margin = (record && finish?.margin(record.fold.variant)) ?? null;
 
   // Where the dials stand is no part of the set-up: a nudge must not make everything else anew.
-  const { settings: _settings, version: _version, updatedAt: _at, ...chosen } = record ?? {};
+  const {
+    settings: _settings,
+    version: _version,
+    updatedAt: _at,
+    ticks: _ticks,
+    ...chosen
+  } = record ?? {};
   const chosenText = JSON.stringify(chosen);
   const plan = useMemo(
     () =>
-      edge.data && cloth && machine && foot && chosenText !== '{}'
-        ? sewingPlanOf(edge.data, JSON.parse(chosenText) as PlanRecord, cloth, machine, foot)
+      edge.data && cloth && machine && foot && finish && chosenText !== '{}'
+        ? wholePlan(
+            finish,
+            sewingPlanOf(edge.data, JSON.parse(chosenText) as PlanRecord, cloth, machine, foot),
+          )
         : null,
-    [edge.data, chosenText, cloth, machine, foot],
+    [edge.data, chosenText, cloth, machine, foot, finish],
   );
   const planText = useMemo(() => JSON.stringify(plan), [plan]);
   const pooled = useMemo(
     () => (plan ? (attempts.data ?? []).filter(({ setUp }) => sameForLearning(setUp, plan)) : []),
     [attempts.data, plan],
   );
-  const samples = useMemo(() => samplesOf(pooled), [pooled]);
+  // A plan that was once for another finish may hold counts that say nothing about this one.
+  const samples = useMemo(() => {
+    const known = Object.keys(margin?.words.checks ?? {});
+    return samplesOf(pooled).filter(({ check }) => known.includes(check));
+  }, [pooled, margin]);
 
   const lessonQuery = useQuery({
     queryKey: ['lesson', finish?.id, planText, samples],
     queryFn: async (): Promise<Outcome<Lesson>> =>
       solver.lesson(finish?.id ?? '', plan as SewingPlan, samples),
-    enabled: Boolean(finish && plan && samples.length > 0),
+    enabled: Boolean(margin && plan && samples.length > 0),
     staleTime: Infinity,
     networkMode: 'always',
   });
   const lesson = samples.length > 0 && lessonQuery.data?.ok ? lessonQuery.data.value : null;
   const solveQuery = useQuery({
-    queryKey: ['solve', finish?.id, planText, lesson?.posterior.shiftMm, lesson?.posterior.sigmaMm],
+    queryKey: ['solve', finish?.id, planText, taught(lesson)],
     queryFn: async (): Promise<Outcome<{ settings: DialSettings }>> =>
-      solver.solve(finish?.id ?? '', plan as SewingPlan, lesson?.posterior ?? null),
-    enabled: Boolean(finish && plan) && (samples.length === 0 || !lessonQuery.isLoading),
+      solver.solve(finish?.id ?? '', plan as SewingPlan, lesson?.learned ?? {}),
+    enabled: Boolean(margin && plan) && (samples.length === 0 || !lessonQuery.isLoading),
     staleTime: Infinity,
     networkMode: 'always',
     placeholderData: keepPreviousData,
   });
-  const solved = solveQuery.data?.ok ? solveQuery.data.value.settings : null;
+  const solved = margin && solveQuery.data?.ok ? solveQuery.data.value.settings : null;
 
   const [set, issues] = useMemo((): [SetUp | null, readonly Issue[]] => {
     if (!finish || !plan) return [null, []];
     try {
-      const learned = lesson ? { guide: learnedBelief(lesson.posterior) } : {};
-      return [setUpOf(finish, plan, learned), []];
+      if (!margin) {
+        foldPlanOf(finish, { wish: plan.fold, cloth: plan.cloth });
+        return [null, []];
+      }
+      return [setUpOf(finish, plan, learnedBeliefs(lesson?.learned ?? {})), []];
     } catch (error) {
       if (error instanceof Impossible) return [null, error.issues];
       throw error;
     }
-  }, [finish, plan, lesson]);
+  }, [finish, margin, plan, lesson]);
 
   const stored = record?.settings ?? null;
-  // Dials turned into metal are shown but not kept, until what they were turned from changes.
+  // Dials under a finger that drags them, or turned into metal, are shown but not kept, until what
+  // they were turned from changes.
   const standing = record
     ? JSON.stringify([record.id, record.machineId, record.footId, record.settings])
     : '';
-  const [blockedTurn, setBlockedTurn] = useState<{ settings: DialSettings; from: string } | null>(
-    null,
-  );
-  const turned = blockedTurn?.from === standing ? blockedTurn.settings : null;
-  const dials = turned ?? stored ?? solved;
+  const [held, setHeld] = useState<{ settings: DialSettings; from: string } | null>(null);
+  const turned = held?.from === standing ? held.settings : null;
+  const dials = margin && (turned ?? stored ?? solved);
   const judgement = useMemo(() => (set && dials ? judge(set, dials) : null), [set, dials]);
 
   const latest = useRef<{ planId: string; set: SetUp; dials: DialSettings; standing: string }>(
@@ -168,20 +231,42 @@ export function useEdgeBench(edgeId: string): BenchState {
     latest.current = record && set && dials ? { planId: record.id, set, dials, standing } : null;
   });
   // Always the same function, so that a dial that did not move need not be drawn again.
-  const turn = useCallback((dial: Dial, mm: number) => {
+  const moveTo = useCallback((patch: Partial<DialSettings>, dragging = false) => {
     if (!latest.current) return;
     const { planId, set: now, dials: from, standing: onTopOf } = latest.current;
-    const next = { ...from, [dialField[dial]]: mm };
-    if (judge(now, next).blocked) setBlockedTurn({ settings: next, from: onTopOf });
+    const next = { ...from, ...patch };
+    if (dragging || judge(now, next).blocked) setHeld({ settings: next, from: onTopOf });
     else {
-      setBlockedTurn(null);
+      setHeld(null);
       change('plans', planId, { settings: next });
     }
   }, []);
+  const turn = useCallback((dial: Dial, mm: number) => moveTo({ [dialField[dial]]: mm }), [moveTo]);
 
+  const folds = useMemo(() => {
+    if (!finish || !plan) return null;
+    const sewn = judgement
+      ? Object.fromEntries(judgement.checks.map(({ name, v0Mm }) => [name, v0Mm]))
+      : undefined;
+    try {
+      return foldPlanOf(finish, { wish: plan.fold, cloth: plan.cloth, sewn });
+    } catch (error) {
+      if (error instanceof Impossible) return null;
+      throw error;
+    }
+  }, [finish, plan, judgement]);
+  const ways = JSON.stringify([record?.schools ?? {}, preferences.data?.schools ?? {}]);
+  const request = useMemo(() => {
+    if (!edge.data || !plan || !finish) return null;
+    const [chosenHere, defaults] = JSON.parse(ways) as [
+      PlanRecord['schools'],
+      PlanRecord['schools'],
+    ];
+    return workRequestOf(edge.data, { schools: chosenHere }, plan, finish, defaults);
+  }, [edge.data, plan, finish, ways]);
   const error =
     edge.error ?? plans.error ?? cloths.error ?? machines.error ?? feet.error ?? attempts.error;
-  if (!edge.data || !record || !cloth || !machine || !foot || !finish || !plan) {
+  if (!edge.data || !record || !cloth || !machine || !foot || !finish || !plan || !request) {
     return error ? { state: 'failed', error } : { state: 'loading' };
   }
   const solveIssues = solveQuery.data?.ok === false ? solveQuery.data.issues : [];
@@ -196,8 +281,11 @@ export function useEdgeBench(edgeId: string): BenchState {
       attempts: attempts.data ?? [],
       pooled,
       finish,
+      margin,
       plan,
-      issues: issues.length > 0 ? issues : stored ? [] : solveIssues,
+      request,
+      folds,
+      issues: issues.length > 0 ? issues : stored || !margin ? [] : solveIssues,
       set,
       solved,
       busy: solveQuery.isFetching || lessonQuery.isFetching,
@@ -205,6 +293,7 @@ export function useEdgeBench(edgeId: string): BenchState {
       judgement,
       lesson,
       turn,
+      moveTo,
     },
   };
 }

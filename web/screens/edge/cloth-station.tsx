@@ -36,7 +36,7 @@ export function ClothTable({ bench }: { bench: Bench }) {
 /** What the tests come to, and what that means for this hem. */
 export function ClothSlip({ bench }: { bench: Bench }) {
   const { fine } = useLengths();
-  const window = bench.set?.checks.find(({ name }) => name === bench.finish.countedCheck);
+  const window = bench.set?.checks.find(({ name }) => name === bench.margin?.countedCheck);
   return (
     <>
       <ClothCard cloth={bench.cloth} />

@@ -6,7 +6,7 @@ import { useRecord } from '../../app/records';
 import { LoadState } from '../../app/trouble';
 import { useEdgeBench, type Bench } from './bench';
 import { MarginPanel } from './margin-panel';
-import { stations } from './stations';
+import { fetchStations, stations } from './stations';
 import { StationStrip, stripOf } from './station-strip';
 
 /** Digits go to stations, brackets move the dial in focus, t logs a scrap. */
@@ -103,6 +103,13 @@ function Stations({ bench, stationId }: { bench: Bench; stationId: string }) {
 export function EdgeScreen() {
   const { edgeId = '', station = 'cloth' } = useParams();
   const state = useEdgeBench(edgeId);
+  const bench = state.state === 'ready' ? state.bench : null;
+  const solved = bench && (bench.dials !== null || !bench.margin || bench.issues.length > 0);
+  const ready = Boolean(solved && !bench.busy);
+  useEffect(() => {
+    // Only after what was asked for has come and been painted; soon after, for the server may go.
+    if (ready) requestAnimationFrame(() => setTimeout(fetchStations));
+  }, [ready]);
   if (state.state === 'ready') return <Stations bench={state.bench} stationId={station} />;
   return <LoadState what="edge" error={state.state === 'failed' ? state.error : null} />;
 }

@@ -1,3 +1,5 @@
+import { Tabs } from 'radix-ui';
+import { useSearchParams } from 'react-router';
 import {
   deepestHemMm,
   easedShare,
@@ -6,28 +8,51 @@ import {
 } from '../../../core/fold/fullness';
 import { change } from '../../app/records';
 import { useLengths } from '../../app/lengths-context';
-import { Choice } from '../../controls/choice';
+import { takesField } from '../../../core/finish/fold-request';
+import { isClosed, type EdgeShape } from '../../../core/plan/edge-shape';
 import { LengthField } from '../../controls/length-field';
+import { NumberField } from '../../controls/number-field';
+import { SelectField } from '../../controls/select-field';
 import { TextField } from '../../controls/text-field';
 import { EdgePlan } from '../../pictures/edge-plan';
+import { shapeOptions } from '../../words/shapes';
+import { AlongPanel } from './along-panel';
 import type { Bench } from './bench';
-import { depthRefusal, setFold, setVariant } from './fold-fields';
+import { CrossingList } from './crossing-list';
+import { depthRefusal, setFold } from './fold-fields';
 
 /** The edge as it lies, to scale, and what its curve does to a hem. */
 export function EdgeTable({ bench }: { bench: Bench }) {
-  const { edge, plan, finish, issues } = bench;
-  const depthMm = plan.fold.depthMm ?? 0;
-  const allowanceMm =
-    issues.length === 0
-      ? finish.folds({ wish: plan.fold, cloth: plan.cloth }).allowanceMm
-      : depthMm;
+  const { edge, plan, folds } = bench;
+  const [params, setParams] = useSearchParams();
+  const depthMm = folds?.finishedDepthMm ?? plan.fold.depthMm ?? 0;
+  const allowanceMm = folds?.allowanceMm ?? depthMm;
+  const tab =
+    'min-h-9 border-b-3 border-transparent px-3 text-sm data-[state=active]:border-pencil data-[state=active]:font-bold data-[state=active]:text-pencil';
   return (
-    <div className="flex h-full flex-col">
-      <div className="min-h-0 grow">
-        <EdgePlan edge={edge} depthMm={depthMm} allowanceMm={allowanceMm} />
-      </div>
-      <Fullness bench={bench} />
-    </div>
+    <Tabs.Root
+      value={params.get('view') === 'along' ? 'along' : 'above'}
+      onValueChange={(view) => setParams(view === 'along' ? { view } : {}, { replace: true })}
+      className="flex h-full flex-col"
+    >
+      <Tabs.List aria-label="Picture" className="flex shrink-0 border-b border-line px-2">
+        <Tabs.Trigger value="above" className={tab}>
+          From above
+        </Tabs.Trigger>
+        <Tabs.Trigger value="along" className={tab}>
+          Along the edge
+        </Tabs.Trigger>
+      </Tabs.List>
+      <Tabs.Content value="above" tabIndex={-1} className="flex min-h-0 grow flex-col">
+        <div className="min-h-0 grow">
+          <EdgePlan edge={edge} depthMm={depthMm} allowanceMm={allowanceMm} />
+        </div>
+        <Fullness bench={bench} />
+      </Tabs.Content>
+      <Tabs.Content value="along" tabIndex={-1} className="min-h-0 grow">
+        <AlongPanel bench={bench} />
+      </Tabs.Content>
+    </Tabs.Root>
   );
 }
 
@@ -35,8 +60,10 @@ export function EdgeTable({ bench }: { bench: Bench }) {
 function Fullness({ bench }: { bench: Bench }) {
   const lengths = useLengths();
   const radius = bench.edge.minRadiusMm;
-  const depth = bench.plan.fold.depthMm ?? 0;
-  if (radius === null) return null;
+  const depth = bench.folds?.finishedDepthMm ?? bench.plan.fold.depthMm ?? 0;
+  // Only what is turned up is too full on a curve; a strip and a held edge follow it.
+  if (radius === null || (bench.folds && bench.folds.allowanceMm <= 0)) return null;
+  if (bench.edge.shape === 'inside-curve') return <Tightness radiusMm={radius} depthMm={depth} />;
   const share = fullnessShare(radius, depth);
   const pressed = pressedAwayShare[bench.plan.cloth.construction];
   const deepest = lengths.cloth(deepestHemMm(radius, easedShare));
@@ -65,23 +92,38 @@ function Fullness({ bench }: { bench: Bench }) {
   );
 }
 
+/** Round a neck it is the other way: the turned-in edge is too short to lie. */
+function Tightness({ radiusMm, depthMm }: { radiusMm: number; depthMm: number }) {
+  const share = -fullnessShare(radiusMm, -depthMm);
+  return (
+    <div
+      className="flex shrink-0 items-baseline gap-4 border-t border-line px-4 py-2"
+      role="status"
+    >
+      <p className="big-number shrink-0 text-2xl">{(share * 100).toFixed(1)} % shorter</p>
+      <p>
+        The raw edge is shorter than where it lands on this inside curve: clip it to the fold, or
+        bind the edge instead.
+      </p>
+    </div>
+  );
+}
+
 /** What it is on, how long, how curved, how deep a hem. */
 export function EdgeSlip({ bench }: { bench: Bench }) {
   const { edge, record } = bench;
   const set = (patch: Partial<typeof edge>) => change('edges', edge.id, patch);
+  const depthRule = bench.finish.fields.depthMm;
   return (
     <div className="grid gap-2">
       <h2 className="sr-only">The edge</h2>
       <TextField label="Name" value={edge.name} onCommit={(name) => set({ name })} />
       <TextField label="It is on" value={edge.on} onCommit={(on) => set({ on })} />
-      <Choice
+      <SelectField
         label="Shape"
         value={edge.shape}
-        options={[
-          { value: 'straight', label: 'Open' },
-          { value: 'tube', label: 'Tube' },
-        ]}
-        onChange={(shape) => set({ shape })}
+        options={shapeOptions}
+        onChange={(shape) => set({ shape: shape as EdgeShape })}
       />
       <LengthField
         label="Length along the edge"
@@ -103,21 +145,37 @@ export function EdgeSlip({ bench }: { bench: Bench }) {
         }
         onCommit={(minRadiusMm) => set({ minRadiusMm })}
       />
-      <LengthField
-        label="Hem depth wanted"
-        value={record.fold.depthMm ?? null}
-        refuse={(mm) => depthRefusal(bench, 'depthMm', mm)}
-        onCommit={(mm) => mm !== null && setFold(bench, { depthMm: mm })}
-      />
-      <Choice
-        label="Raw edge"
-        value={record.fold.variant}
-        options={[
-          { value: 'flat', label: 'Overcast' },
-          { value: 'enclosed', label: 'Turned in' },
-        ]}
-        onChange={(variant) => setVariant(bench, variant)}
-      />
+      {(edge.shape === 'inside-curve' || edge.shape === 'outside-curve') && (
+        <NumberField
+          label="It turns through (empty: all the way round)"
+          unit="°"
+          optional
+          value={edge.turnDegrees}
+          refuse={(degrees) =>
+            degrees >= 1 && degrees <= 360 ? null : 'An edge turns through 1 to 360°.'
+          }
+          onCommit={(turnDegrees) => set({ turnDegrees })}
+        />
+      )}
+      {isClosed(edge) && (
+        <LengthField
+          label="What has to pass through: girth of head, hand or foot"
+          value={edge.passesOverMm}
+          optional
+          placeholder="nothing"
+          refuse={(mm) => (mm >= 10 && mm <= 5000 ? null : 'A girth is between 1 cm and 5 m.')}
+          onCommit={(passesOverMm) => set({ passesOverMm })}
+        />
+      )}
+      {depthRule && takesField(depthRule, record.fold.variant) && (
+        <LengthField
+          label={depthRule.name}
+          value={record.fold.depthMm ?? null}
+          refuse={(mm) => depthRefusal(bench, 'depthMm', mm)}
+          onCommit={(mm) => mm !== null && setFold(bench, { depthMm: mm })}
+        />
+      )}
+      <CrossingList bench={bench} />
     </div>
   );
 }

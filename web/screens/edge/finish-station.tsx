@@ -1,159 +1,219 @@
-import { useQueries } from '@tanstack/react-query';
-import { wishForVariant } from '../../../core/plan/fold-plan';
+import { useEffect, useRef, useState } from 'react';
+import type { Considered } from '../../../core/choose/consider';
+import type { Ranked, Ranking } from '../../../core/choose/rank';
+import { catalogue, finishById } from '../../../core/finish/catalogue';
+import { families, type Family, type Finish } from '../../../core/finish/finish';
+import { kitGaps } from '../../../core/plan/kit-gaps';
 import { useLengths } from '../../app/lengths-context';
 import { Button } from '../../controls/button';
+import { LineChoice } from '../../controls/line-choice';
 import { SectionPicture } from '../../pictures/section-picture';
-import { factInWords } from '../../words/facts';
-import { finishName } from '../../words/finishes';
-import { ofHundred } from '../../words/number';
-import { solver } from '../../workers/solver';
-import { useNavigate } from 'react-router';
+import { familyNames, finishName } from '../../words/finishes';
+import { gapInWords } from '../../words/kit';
+import { counted, ofHundred } from '../../words/number';
 import type { Bench } from './bench';
-import { setVariant } from './fold-fields';
+import { CompareTable } from './compare-table';
+import { optionFor, tellingStage, useLookedAt, type Option } from './looked-at';
+import { useKit } from './use-kit';
+import { useRanking } from './use-ranking';
+import { needInWords } from './why';
+import { WishBar } from './wish-bar';
 
-/** Each school of the finish on this cloth and edge, with the best chance it reaches. */
+/** Every finish there is, on this cloth and edge; two or three of them side by side. */
 export function FinishTable({ bench }: { bench: Bench }) {
-  const { finish, plan, record, lesson } = bench;
-  const lengths = useLengths();
-  const options = finish.schools.map((school) => {
-    const wish = wishForVariant(finish, record.fold, school.variant);
-    return { school, option: { ...plan, fold: wish } };
-  });
-  const best = useQueries({
-    queries: options.map(({ option }) => ({
-      queryKey: ['solve', finish.id, option, lesson?.posterior.shiftMm, lesson?.posterior.sigmaMm],
-      queryFn: async () => solver.solve(finish.id, option, lesson?.posterior ?? null),
-      staleTime: Infinity,
-    })),
-  });
+  const state = useLookedAt(bench);
+  const kit = useKit();
+  const ranking = useRanking(bench);
+  const [family, setFamily] = useState<Family | 'all'>('all');
+  const { compared, showing } = state;
+  if (showing) {
+    return <CompareTable bench={bench} options={compared} onBack={() => state.show(false)} />;
+  }
   return (
-    <div className="flex h-full flex-col gap-3 overflow-y-auto p-4">
-      {options.map(({ school, option }, i) => {
-        const folds = finish.folds({ wish: option.fold, cloth: option.cloth });
-        const sewn = folds.stages.find(({ id }) => id === 'stitch');
-        const reached = best[i]?.data;
-        const chosen = school.variant === record.fold.variant;
-        return (
-          <button
-            key={school.id}
-            type="button"
-            aria-pressed={chosen}
-            onClick={() => setVariant(bench, school.variant)}
-            className={`flex min-h-28 w-full grow items-center gap-5 rounded-[3px] border bg-slip p-4 text-left ${chosen ? 'border-2 border-pencil bg-pencil-wash' : 'border-line hover:border-seam'}`}
-          >
-            <span className="h-24 w-72 shrink-0">
-              {sewn && (
-                <SectionPicture
-                  folds={folds}
-                  stage={sewn}
-                  thicknessMm={option.cloth.thicknessMm}
-                  exaggeration={2}
-                  small
-                />
-              )}
-            </span>
-            <span className="grow">
-              <span className="block font-head text-xl font-semibold">
-                {chosen ? '● ' : '○ '}
-                {finishName(finish.id, school.variant)}
-              </span>
-              {school.costs.map((fact) => (
-                <span key={fact.about} className="block text-soft">
-                  {factInWords(fact, lengths)}
-                </span>
-              ))}
-            </span>
-            <span className="grid shrink-0 grid-cols-3 gap-5 text-right">
-              <Figure value={lengths.cloth(folds.allowanceMm)} name="allowance" />
-              <Figure
-                value={lengths.fine(folds.stackMm * folds.layersUnderNeedle)}
-                name="under the run"
-              />
-              <Figure
-                value={reached?.ok ? `${ofHundred(reached.value.chance)}` : '–'}
-                name="of 100 at best"
-              />
-            </span>
-          </button>
-        );
-      })}
-    </div>
-  );
-}
-
-function Figure({ value, name }: { value: string; name: string }) {
-  return (
-    <span>
-      <span className="big-number block text-2xl">{value}</span>
-      <span className="block text-sm text-soft">{name}</span>
-    </span>
-  );
-}
-
-/** What speaks for the chosen way on this cloth. */
-export function FinishSlip({ bench }: { bench: Bench }) {
-  const { finish, record, plan, set } = bench;
-  const lengths = useLengths();
-  const navigate = useNavigate();
-  const counted = set?.checks.find(({ name }) => name === finish.countedCheck);
-  const room = counted ? counted.hiMm - counted.loMm : 0;
-  const sigma = set?.beliefs.guide?.sigmaMm ?? 0;
-  const roomy = room > 3.3 * sigma;
-  const frays = plan.cloth.fray >= 2;
-  const flat = record.fold.variant === 'flat';
-  const reasons: readonly (readonly [good: boolean, title: string, text: string])[] = [
-    [
-      roomy,
-      roomy ? 'Room for the bite' : 'Little room for the bite',
-      `${lengths.fine(room)} between missing and showing; the fold wanders by about ${lengths.fine(sigma)}.`,
-    ],
-    [
-      !frays || !flat || plan.cloth.fray < 3,
-      frays ? 'The cloth frays' : 'The cloth holds its edge',
-      flat
-        ? frays
-          ? 'Overcast the raw edge before folding.'
-          : 'Pinking or leaving the edge would do.'
-        : 'Turned in, the raw edge is safe.',
-    ],
-    [
-      flat || plan.cloth.thicknessMm < 0.6,
-      flat
-        ? 'Flat inside'
-        : plan.cloth.thicknessMm < 0.6
-          ? 'Thin enough to turn in'
-          : 'Thick to turn in',
-      `Cloth ${lengths.fine(plan.cloth.thicknessMm)} thick, ${flat ? 'two' : 'three'} layers at the top of the hem.`,
-    ],
-  ];
-  return (
-    <div className="flex min-h-full flex-col">
-      <h2 className="text-2xl">{finishName(finish.id, record.fold.variant)}</h2>
-      <p className="border-b border-line pb-2 text-sm text-soft">on {bench.cloth.name}</p>
-      <ul>
-        {reasons.map(([good, title, text]) => (
-          <li key={title} className="flex gap-3 border-b border-line py-2">
-            <span aria-hidden className={`text-xl font-bold ${good ? 'text-moss' : 'text-madder'}`}>
-              {good ? '+' : '−'}
-            </span>
-            <span>
-              <b>
-                <span className="sr-only">{good ? 'For: ' : 'Against: '}</span>
-                {title}
-              </b>
-              <span className="block text-soft">{text}</span>
-            </span>
-          </li>
-        ))}
-      </ul>
-      <div className="grow" />
-      <Button
-        look="solid"
-        className="mt-3 w-full"
-        onClick={() => void navigate(`/edges/${bench.edge.id}/folds`)}
+    <div className="flex h-full flex-col">
+      <div className="flex flex-wrap items-center gap-2 border-b border-line px-3 py-2">
+        <LineChoice<Family | 'all'>
+          label="Kind of finish"
+          value={family}
+          options={(['all', ...families] as const).map(
+            (name) => [name, name === 'all' ? 'All' : familyNames[name]] as const,
+          )}
+          onChange={setFamily}
+          className="flex-wrap"
+        />
+        <span className="grow" />
+        <Button
+          className="min-h-9! py-1!"
+          disabled={compared.length < 2}
+          onClick={() => state.show(true)}
+        >
+          {compared.length < 2 ? 'Tick two to compare' : `Compare ${compared.length}`}
+        </Button>
+      </div>
+      <WishBar planId={bench.record.id} />
+      <ul
+        className="min-h-0 grow overflow-y-auto"
+        aria-label="Finishes, best first"
+        aria-busy={ranking === null}
       >
-        On to the folds
-      </Button>
+        {ordered(ranking)
+          .filter(({ finish }) => family === 'all' || finish.family === family)
+          .map(({ finish, place, best, ranked, out }) => {
+            const seen = finish.id === state.looked.finish.id;
+            const option = seen
+              ? state.looked
+              : optionFor(bench, finish, best ?? undefined, ranked?.wish);
+            return (
+              <FinishRow
+                key={finish.id}
+                option={option}
+                planned={finish.id === bench.record.finish}
+                seen={seen}
+                place={place}
+                ranked={ranked}
+                out={out}
+                needs={kitGaps(finish, option.wish, kit)}
+                compared={state.isCompared(option)}
+                onLook={() => state.look(finish, option.wish.variant)}
+                onCompare={() => state.toggleCompared(option)}
+              />
+            );
+          })}
+      </ul>
     </div>
+  );
+}
+
+/** What a row says of a finish that is ranked. */
+function inShort({ chance, minutesPerMetre }: Ranked): string {
+  const minutes = `about ${counted(Math.round(minutesPerMetre), 'minute')} a metre`;
+  return chance === null ? minutes : `${ofHundred(chance)} of 100 sound with this kit; ${minutes}`;
+}
+
+interface Place {
+  readonly finish: Finish;
+  readonly place: number | null;
+  /** Its best variant. */
+  readonly best: string | null;
+  readonly ranked: Ranked | null;
+  readonly out: Considered | null;
+}
+
+/** Every finish once, at the place of its best variant; those that are out come last. */
+function ordered(ranking: Ranking | null): Place[] {
+  const none = { place: null, best: null, ranked: null, out: null };
+  if (!ranking) return catalogue.map((finish) => ({ finish, ...none }));
+  const ids = [...new Set(ranking.ranked.map(({ finishId }) => finishId))];
+  const placed = ids.flatMap((id, i): Place[] => {
+    const finish = finishById(id);
+    const ranked = ranking.ranked.find(({ finishId }) => finishId === id) ?? null;
+    return finish
+      ? [{ finish, place: i + 1, best: ranked?.variant ?? null, ranked, out: null }]
+      : [];
+  });
+  const left = catalogue.filter(({ id }) => !ids.includes(id));
+  return [
+    ...placed,
+    ...left.map((finish): Place => {
+      const out = ranking.ruledOut.find(({ finishId }) => finishId === finish.id) ?? null;
+      return { finish, ...none, best: out?.variant ?? null, out };
+    }),
+  ];
+}
+
+interface FinishRowProps {
+  /** 1 for the best; null while nothing is ranked, or when it is out. */
+  readonly place: number | null;
+  /** What was worked out for its best variant. */
+  readonly ranked: Ranked | null;
+  /** Why it is out, when all its variants are. */
+  readonly out: Considered | null;
+  readonly option: Option;
+  readonly planned: boolean;
+  readonly seen: boolean;
+  readonly needs: ReturnType<typeof kitGaps>;
+  readonly compared: boolean;
+  onLook(): void;
+  onCompare(): void;
+}
+
+function FinishRow(props: FinishRowProps) {
+  const { option, planned, seen, place, ranked, out, needs, compared, onLook, onCompare } = props;
+  const { finish, folds, trouble } = option;
+  const seenAtFirst = useRef(seen);
+  const lengths = useLengths();
+  const stage = folds && tellingStage(folds);
+  const row = useRef<HTMLLIElement>(null);
+  useEffect(() => {
+    // Only when the list is opened: later the person scrolls for themselves.
+    if (seenAtFirst.current) row.current?.scrollIntoView({ block: 'nearest' });
+  }, []);
+  return (
+    <li
+      ref={row}
+      className={`flex items-stretch border-b border-line ${seen ? 'bg-pencil-wash' : 'hover:bg-slip'}`}
+    >
+      <button
+        type="button"
+        aria-pressed={seen}
+        onClick={onLook}
+        className={`flex min-w-0 grow items-center gap-4 border-l-4 px-3 py-2 text-left ${seen ? 'border-pencil' : 'border-transparent'}`}
+      >
+        <span
+          aria-hidden
+          data-place={place ?? '–'}
+          className="big-number w-7 shrink-0 text-center text-2xl text-soft before:content-[attr(data-place)]"
+        />
+        <span className={`h-14 w-40 shrink-0 ${out ? 'opacity-50' : ''}`}>
+          {stage && <SectionPicture stage={stage} marks={[]} exaggeration={2} small />}
+        </span>
+        <span className="min-w-0 grow">
+          <span className="block font-head text-lg font-semibold">
+            {finish.name}
+            {planned && <span className="font-body text-sm text-pencil"> ● planned</span>}
+          </span>
+          <span className="line-clamp-1 block text-sm text-soft">
+            {trouble ?? (ranked ? inShort(ranked) : finish.about)}
+          </span>
+          {needs.length === 0 && out && (
+            <span className="line-clamp-1 block text-sm font-bold text-ochre">
+              would need{' '}
+              {out.hindrances.map((hindrance) => needInWords(hindrance, lengths)).join(', and ')}
+            </span>
+          )}
+          {needs.length > 0 && (
+            <span className="block text-sm font-bold text-ochre">
+              needs {needs.map((gap) => gapInWords(gap, lengths)).join(', and ')}
+            </span>
+          )}
+        </span>
+        <span className="hidden w-32 shrink-0 text-right text-sm text-soft sm:block">
+          {folds ? (
+            <>
+              <b className="block text-base text-graphite">
+                {folds.allowanceMm < 0
+                  ? `${lengths.cloth(-folds.allowanceMm)} off`
+                  : folds.strip
+                    ? `${lengths.cloth(folds.strip.widthMm)} strip`
+                    : `${lengths.cloth(folds.allowanceMm)} on`}
+              </b>
+              {counted(folds.layersAtStitch, 'layer')}, {lengths.fine(folds.stackMm)}
+            </>
+          ) : (
+            '–'
+          )}
+        </span>
+      </button>
+      <label className="flex w-14 shrink-0 cursor-pointer items-center justify-center">
+        <input
+          type="checkbox"
+          className="size-5 accent-pencil"
+          checked={compared}
+          disabled={!folds}
+          aria-label={`Compare ${finishName(finish.id, option.wish.variant)}`}
+          onChange={onCompare}
+        />
+      </label>
+    </li>
   );
 }

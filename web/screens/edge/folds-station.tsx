@@ -1,36 +1,95 @@
 import { ChevronLeft, ChevronRight } from 'lucide-react';
-import { Slider } from 'radix-ui';
+import { Tabs } from 'radix-ui';
 import { useEffect, useState } from 'react';
-import type { FoldField } from '../../../core/finish/fold-request';
+import { useSearchParams } from 'react-router';
+import type { FoldPlan } from '../../../core/finish/finish';
+import { plateausOf } from '../../../core/fold/layer';
 import { useLengths } from '../../app/lengths-context';
 import { Button } from '../../controls/button';
-import { LengthField } from '../../controls/length-field';
+import { LineSlider } from '../../controls/line-slider';
+import { AllowanceStrip } from '../../pictures/allowance-strip';
 import { SectionPicture } from '../../pictures/section-picture';
-import { actionNames, markNames } from '../../words/facts';
-import { cautionInWords, stageTitles, stepInWords } from '../../words/steps';
+import { StripPicture } from '../../pictures/strip-picture';
 import type { Bench } from './bench';
-import { depthRefusal, setFold } from './fold-fields';
+import { StepList } from './step-list';
 
-/** The folds at the present setting, so that the needle is drawn where it would be. */
-function foldsOf({ finish, plan, judgement }: Bench) {
-  const sewn = judgement
-    ? Object.fromEntries(judgement.checks.map(({ name, v0Mm }) => [name, v0Mm]))
-    : undefined;
-  return finish.folds({ wish: plan.fold, cloth: plan.cloth, sewn });
+const tabs = [
+  ['section', 'Fold'],
+  ['flat', 'Marks on the flat cloth'],
+  ['steps', 'The work, step by step'],
+] as const;
+
+/** The folds three ways: the section as it folds, the marks on flat cloth, the steps. */
+export function FoldsTable({ bench }: { bench: Bench }) {
+  const { folds, issues } = bench;
+  const [params, setParams] = useSearchParams();
+  const view = tabs.find(([id]) => id === params.get('view'))?.[0] ?? 'section';
+  if (!folds) {
+    return (
+      <div role="alert" className="p-6">
+        <h2 className="text-xl text-madder">These lengths can’t be folded</h2>
+        {issues.map(({ path, message }) => (
+          <p key={path + message}>{message}</p>
+        ))}
+        <p className="pt-2 text-soft">Change one of them on the slip.</p>
+      </div>
+    );
+  }
+  return (
+    <Tabs.Root
+      value={view}
+      onValueChange={(next) =>
+        setParams(next === 'section' ? {} : { view: next }, { replace: true })
+      }
+      className="flex h-full flex-col"
+    >
+      <Tabs.List aria-label="Picture" className="flex shrink-0 border-b border-line px-2">
+        {tabs.map(([id, name]) => (
+          <Tabs.Trigger
+            key={id}
+            value={id}
+            className="min-h-9 border-b-3 border-transparent px-3 text-sm data-[state=active]:border-pencil data-[state=active]:font-bold data-[state=active]:text-pencil"
+          >
+            {name}
+          </Tabs.Trigger>
+        ))}
+      </Tabs.List>
+      <Tabs.Content value="section" tabIndex={-1} className="min-h-0 grow">
+        <Folding folds={folds} />
+      </Tabs.Content>
+      <Tabs.Content value="flat" tabIndex={-1} className="flex min-h-0 grow flex-col">
+        <div className="min-h-44 grow">
+          <AllowanceStrip folds={folds} />
+        </div>
+        {folds.strip && (
+          <div className="h-48 shrink-0 border-t border-line">
+            <StripPicture strip={folds.strip} />
+          </div>
+        )}
+      </Tabs.Content>
+      <Tabs.Content value="steps" tabIndex={-1} className="min-h-0 grow overflow-y-auto">
+        <StepList bench={bench} />
+      </Tabs.Content>
+    </Tabs.Root>
+  );
 }
 
-/** The section through the hem, foldable step by step. */
-export function FoldsTable({ bench }: { bench: Bench }) {
-  const folds = foldsOf(bench);
-  const [at, setAt] = useState(folds.stages.length - 2);
+/** The section, foldable step by step. */
+function Folding({ folds }: { folds: FoldPlan }) {
+  const lengths = useLengths();
+  const telling = Math.max(
+    0,
+    folds.stages.findIndex(({ id }) => id === 'stitch'),
+  );
+  const [at, setAt] = useState(telling);
   const [exaggeration, exaggerate] = useState(1);
   const last = folds.stages.length - 1;
   const index = Math.min(at, last);
   const stage = folds.stages[index];
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if ((event.target as HTMLElement).matches('input, select, [role="slider"], [role="radio"]'))
-        return;
+      const elsewhere = 'input, select, [role="slider"], [role="radio"], [role="tab"]';
+      if ((event.target as HTMLElement).matches(elsewhere)) return;
       if (event.key === 'ArrowRight') setAt(Math.min(last, index + 1));
       if (event.key === 'ArrowLeft') setAt(Math.max(0, index - 1));
     };
@@ -38,9 +97,12 @@ export function FoldsTable({ bench }: { bench: Bench }) {
     return () => window.removeEventListener('keydown', onKey);
   }, [index, last]);
   if (!stage) return null;
+  const thickest = plateausOf(stage.stack).reduce((most, next) =>
+    next.heightMm > most.heightMm ? next : most,
+  );
   return (
     <div className="flex h-full flex-col">
-      <div className="flex items-center gap-3 px-4 pt-3">
+      <div className="flex items-center gap-3 px-4 pt-2">
         <Button
           aria-label="Fold one step back"
           disabled={index === 0}
@@ -52,9 +114,7 @@ export function FoldsTable({ bench }: { bench: Bench }) {
           <span className="block text-sm text-soft">
             {index + 1} of {last + 1}
           </span>
-          <span className="font-head text-xl font-semibold">
-            {stageTitles[stage.id] ?? stage.id}
-          </span>
+          <span className="font-head text-xl font-semibold">{stage.title}</span>
         </p>
         <Button
           aria-label="Fold one step on"
@@ -64,115 +124,31 @@ export function FoldsTable({ bench }: { bench: Bench }) {
           <ChevronRight aria-hidden />
         </Button>
       </div>
-      <div className="min-h-48 grow">
-        <SectionPicture
-          folds={folds}
-          stage={stage}
-          thicknessMm={bench.plan.cloth.thicknessMm}
-          exaggeration={exaggeration}
-        />
+      <div className="min-h-44 grow">
+        <SectionPicture stage={stage} marks={folds.marks} exaggeration={exaggeration} />
       </div>
-      <div className="flex items-center gap-4 border-t border-line px-4 py-2">
+      <div className="flex items-center gap-4 border-t border-line px-4 py-1">
         <span className="shrink-0 text-sm">
           Thickness drawn <b>{exaggeration === 1 ? 'true' : `×${exaggeration}`}</b>
         </span>
-        <Slider.Root
-          className="relative flex h-8 w-48 touch-none items-center"
-          min={1}
-          max={6}
-          step={1}
-          value={[exaggeration]}
-          onValueChange={([value]) => exaggerate(value ?? 1)}
-        >
-          <Slider.Track className="relative h-1 grow bg-line">
-            <Slider.Range className="absolute h-full bg-pencil" />
-          </Slider.Track>
-          <Slider.Thumb
-            aria-label="How much thicker than true the cloth is drawn"
-            className="block size-5 rounded-full border-2 border-pencil bg-slip"
-          />
-        </Slider.Root>
-        <span className="text-sm text-soft">Lengths are always to scale.</span>
-      </div>
-    </div>
-  );
-}
-
-const fieldNames: Partial<Record<FoldField, string>> = {
-  depthMm: 'Hem depth',
-  extensionMm: 'Extension left showing',
-  turnMm: 'Turn under',
-};
-
-/** Marks from the raw edge, in press order, with the work around them. */
-export function FoldsSlip({ bench }: { bench: Bench }) {
-  const { finish, plan, record } = bench;
-  const lengths = useLengths();
-  const folds = foldsOf(bench);
-  const fields = Object.entries(finish.fields).filter(([, rule]) =>
-    rule.neededBy.includes(plan.fold.variant),
-  );
-  return (
-    <div>
-      <p className="text-sm text-soft">Allowance beyond the hemline</p>
-      <p className="big-number text-4xl" data-testid="allowance">
-        {lengths.cloth(folds.allowanceMm)}
-        <span className="font-body text-base font-normal text-soft">
-          {' '}
-          · {lengths.beside(folds.allowanceMm)}
+        <span id="thickness-drawn" className="sr-only">
+          How much thicker than true the cloth is drawn
         </span>
-      </p>
-      <h3 className="pt-3 text-lg">Marks from the raw edge</h3>
-      <ol>
-        {folds.marks.map(({ name, fromRawEdgeMm, action }, i) => {
-          const off = lengths.roundingErrorMm(fromRawEdgeMm);
-          return (
-            <li key={name} className="flex items-baseline gap-2 border-b border-line py-1.5">
-              <span className="w-4 shrink-0 text-soft">{i + 1}</span>
-              <span className="grow">
-                {markNames[name] ?? name}
-                <span
-                  className={`ml-2 inline-block border-b-2 border-pencil text-sm text-pencil ${action === 'temporary' ? 'border-dashed' : ''}`}
-                >
-                  {actionNames[action]}
-                </span>
-              </span>
-              <span className="text-right">
-                <b className="text-lg">{lengths.cloth(fromRawEdgeMm)}</b>
-                <span className="block text-sm text-soft">
-                  {lengths.beside(fromRawEdgeMm)}
-                  {Math.abs(off) >= 0.05 &&
-                    ` · shown ${off > 0 ? '+' : '−'}${Math.abs(off).toFixed(1)} mm`}
-                </span>
-              </span>
-            </li>
-          );
-        })}
-      </ol>
-      <div className="grid gap-2 pt-3">
-        {fields.map(([field]) => (
-          <LengthField
-            key={field}
-            label={fieldNames[field as FoldField] ?? field}
-            value={record.fold[field as FoldField] ?? null}
-            refuse={(mm) => depthRefusal(bench, field as FoldField, mm)}
-            onCommit={(mm) => mm !== null && setFold(bench, { [field]: mm })}
-          />
-        ))}
+        <LineSlider
+          labelledBy="thickness-drawn"
+          value={exaggeration}
+          least={1}
+          most={6}
+          step={1}
+          onChange={exaggerate}
+          className="w-40"
+        />
+        <span className="text-sm text-soft">
+          Lengths are always to scale. Thickest: {thickest.layers} layers,{' '}
+          <b className="text-graphite">{lengths.fine(thickest.heightMm)}</b>, pressed and under the
+          foot about {lengths.fine(thickest.heightMm * 0.7)}.
+        </span>
       </div>
-      <h3 className="pt-4 text-lg">The work, in order</h3>
-      <ol className="list-decimal pl-5">
-        {finish.steps(plan).map((step) => (
-          <li key={step.id} className="py-1">
-            {stepInWords(step, lengths)}
-            {step.cautions.map((caution) => (
-              <span key={caution} className="block text-sm text-ochre">
-                ! {cautionInWords(caution)}
-              </span>
-            ))}
-          </li>
-        ))}
-      </ol>
     </div>
   );
 }

@@ -1,10 +1,11 @@
 import { memo } from 'react';
-import type { Pattern, Stitch } from '../../../core/stitch/stitch';
+import { lopsided, sideOf } from '../../../core/stitch/repeat';
+import { hasRun, type Pattern, type Stitch } from '../../../core/stitch/stitch';
 import type { PlanRecord } from '../../../contract/records';
 import { change, useList } from '../../app/records';
 import { NumberField } from '../../controls/number-field';
 import { SelectField } from '../../controls/select-field';
-import { patternNames } from '../../words/facts';
+import { stitchLabel } from '../../words/stitches';
 
 /** Another machine, foot or stitch has other steps and other metal: the dials are solved anew. */
 function replan(planId: string, patch: Partial<PlanRecord>): void {
@@ -14,7 +15,8 @@ function replan(planId: string, patch: Partial<PlanRecord>): void {
 interface KitChoiceProps {
   readonly planId: string;
   readonly machineId: string;
-  readonly footId: string;
+  /** Null on a machine whose own foot stays on. */
+  readonly footId: string | null;
 }
 
 /** The machine and the foot from the drawer. */
@@ -30,13 +32,15 @@ export const KitChoice = memo(function KitChoice({ planId, machineId, footId }: 
         options={machines.map(({ id, name }) => ({ value: id, label: name }))}
         onChange={(id) => replan(planId, { machineId: id })}
       />
-      <SelectField
-        beside
-        label="Foot"
-        value={footId}
-        options={feet.map(({ id, name }) => ({ value: id, label: name }))}
-        onChange={(id) => replan(planId, { footId: id })}
-      />
+      {footId !== null && (
+        <SelectField
+          beside
+          label="Foot"
+          value={footId}
+          options={feet.map(({ id, name }) => ({ value: id, label: name }))}
+          onChange={(id) => replan(planId, { footId: id })}
+        />
+      )}
     </div>
   );
 });
@@ -53,6 +57,22 @@ export const NeedleAndStitch = memo(function NeedleAndStitch(props: NeedleAndSti
   const { planId, needleSize, stitch, patterns } = props;
   return (
     <div className="grid grid-cols-2 gap-3 pt-2">
+      <div className="col-span-2">
+        <SelectField
+          beside
+          label="Stitch"
+          value={stitch.pattern}
+          options={[
+            ...(patterns.includes(stitch.pattern)
+              ? []
+              : [{ value: stitch.pattern, label: `${stitchLabel(stitch.pattern)}, not here` }]),
+            ...patterns.map((value) => ({ value, label: stitchLabel(value) })),
+          ]}
+          onChange={(pattern) =>
+            replan(planId, { stitch: { ...stitch, pattern: pattern as Pattern } })
+          }
+        />
+      </div>
       <NumberField
         label="Needle size"
         unit=""
@@ -60,14 +80,35 @@ export const NeedleAndStitch = memo(function NeedleAndStitch(props: NeedleAndSti
         refuse={(size) => (size >= 40 && size <= 140 ? null : 'Sizes run from 40 to 140.')}
         onCommit={(size) => size !== null && change('plans', planId, { needleSize: size })}
       />
-      <SelectField
-        label="Stitch"
-        value={stitch.pattern}
-        options={patterns.map((value) => ({ value, label: patternNames[value] }))}
-        onChange={(pattern) =>
-          replan(planId, { stitch: { ...stitch, pattern: pattern as Pattern } })
-        }
-      />
+      {hasRun(stitch) && (
+        <NumberField
+          label="Stitches in the run"
+          unit=""
+          value={stitch.runStitches}
+          refuse={(run) =>
+            Number.isInteger(run) && run >= 1 && run <= 40
+              ? null
+              : 'A whole number of stitches, from 1 to 40.'
+          }
+          onCommit={(runStitches) =>
+            runStitches !== null && replan(planId, { stitch: { ...stitch, runStitches } })
+          }
+        />
+      )}
+      {lopsided(stitch) && (
+        <SelectField
+          label="Swings out to the"
+          value={sideOf(stitch)}
+          options={[
+            { value: 'left', label: 'left' },
+            { value: 'right', label: 'right' },
+          ]}
+          onChange={(side) =>
+            side !== sideOf(stitch) &&
+            replan(planId, { stitch: { ...stitch, mirror: !stitch.mirror } })
+          }
+        />
+      )}
     </div>
   );
 });

@@ -1,17 +1,48 @@
+import type { FaultWords } from '../../../core/finish/finish';
+import type { DriftBelief } from '../../../core/margin/belief';
+import type { Margin } from '../../../core/margin/margin';
 import { countedAlongEdge } from '../../../core/plan/judge';
 import { factInWords } from '../../words/facts';
-import { about, ofHundred } from '../../words/number';
+import { about, capital, ofHundred } from '../../words/number';
 import { useLengths } from '../../app/lengths-context';
 import { MarginBar } from '../../pictures/margin-bar';
+import { MiniMargin } from '../../pictures/mini-margin';
+import { ridesOn } from '../../words/guides';
 import type { Bench } from './bench';
 
 /** The margin, always in sight: the bar, and what it means in one number. */
 export function MarginPanel({ bench }: { bench: Bench }) {
-  const { finish, plan, set, judgement, lesson, issues, pooled, dials, busy } = bench;
+  return bench.margin ? <SolvedMargin bench={bench} /> : <NoMargin bench={bench} />;
+}
+
+/** A finish with starting values only: said in a line, where the bar would be. */
+function NoMargin({ bench: { issues } }: { bench: Bench }) {
+  return (
+    <section aria-label="Margin" className="sheet no-print shrink-0 px-4 py-2">
+      {issues.length > 0 ? (
+        <div role="alert">
+          <h2 className="text-lg text-madder">These lengths can’t be folded</h2>
+          {issues.map(({ path, message }) => (
+            <p key={path + message}>{message}</p>
+          ))}
+        </div>
+      ) : (
+        <p className="text-soft">
+          <b className="font-head text-graphite">Margin</b> · not worked out for this finish; its
+          setting is a list of starting values with their reasons.
+        </p>
+      )}
+    </section>
+  );
+}
+
+function SolvedMargin({ bench }: { bench: Bench }) {
+  const { plan, set, judgement, lesson, issues, pooled, dials, busy } = bench;
+  const words = bench.margin?.words;
+
   const lengths = useLengths();
-  const [margin] = judgement?.margins ?? [];
-  const belief = margin && set?.beliefs[margin.source];
-  const stitches = dials ? countedAlongEdge(finish, plan, dials.lengthMm) : 0;
+  const references = (dials && bench.margin?.references(plan, dials)) || [];
+  const stitches = dials ? countedAlongEdge(plan, dials.lengthMm) : 0;
   return (
     <section aria-label="Margin" className="sheet shrink-0 px-4 pt-3 pb-1" aria-busy={busy}>
       {issues.length > 0 && (
@@ -22,7 +53,7 @@ export function MarginPanel({ bench }: { bench: Bench }) {
           ))}
         </div>
       )}
-      {!margin || !belief || !judgement ? (
+      {!words || !set || !dials || !judgement ? (
         issues.length === 0 && <p className="py-8 text-soft">Working out the margin…</p>
       ) : (
         <>
@@ -30,10 +61,12 @@ export function MarginPanel({ bench }: { bench: Bench }) {
             <div>
               <h2 className="text-xl">Margin</h2>
               <p className="text-sm text-soft">
-                how far the fold may wander from the blade before something goes wrong
+                how far the {references[0]?.name} may wander{' '}
+                {ridesOn(references[0]?.source ?? 'guide', plan.foot.guidance)} before something
+                goes wrong
               </p>
             </div>
-            <p className="shrink-0 text-right" data-testid="chance">
+            <p className="min-h-17 shrink-0 text-right" data-testid="chance">
               {judgement.blocked ? (
                 <span className="big-number text-3xl text-madder">✕ blocked</span>
               ) : (
@@ -43,20 +76,69 @@ export function MarginPanel({ bench }: { bench: Bench }) {
                   <span className="block text-sm text-soft">
                     {judgement.warnings[0]
                       ? factInWords(judgement.warnings[0], lengths)
-                      : `bites hold and hide; about ${about(stitches * (1 - judgement.chance))} of ${Math.round(stitches)} to resew`}
+                      : `${words.counted} ${words.good}; about ${about(stitches * (1 - judgement.chance))} of ${Math.round(stitches)} to resew`}
                   </span>
                 </>
               )}
             </p>
           </div>
-          <MarginBar
-            margin={margin}
-            belief={belief}
-            fromScraps={lesson ? pooled.length : 0}
-            reference="fold"
-          />
+          {judgement.margins.map((margin, i) => {
+            const belief = set.beliefs[margin.source];
+            const reference = references.find(({ source }) => source === margin.source);
+            if (!belief) return null;
+            if (i > 0) {
+              return (
+                <OtherMargin
+                  key={margin.source}
+                  margin={margin}
+                  belief={belief}
+                  name={reference?.name ?? words.reference}
+                  faults={words.faults}
+                />
+              );
+            }
+            return (
+              <MarginBar
+                key={margin.source}
+                margin={margin}
+                belief={belief}
+                fromScraps={lesson?.learned[margin.source] ? pooled.length : 0}
+                reference={reference?.name ?? words.reference}
+                faults={words.faults}
+              />
+            );
+          })}
         </>
       )}
     </section>
+  );
+}
+
+/** The margin of a second drift, in one line under the first: a binding's back. */
+function OtherMargin(props: {
+  margin: Margin;
+  belief: DriftBelief;
+  name: string;
+  faults: Readonly<Record<string, FaultWords>>;
+}) {
+  const { margin, belief, name, faults } = props;
+  const { fine } = useLengths();
+  const side = (mm: number, fault: string | null, to: string) =>
+    Number.isFinite(mm) ? `${fine(mm)} ${to}, then ${faults[fault ?? '']?.short ?? ''}` : '';
+  const reachMm = Math.max(2.5, Math.abs(belief.shiftMm) + 3 * belief.sigmaMm);
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] items-center gap-3 border-t border-line pt-1">
+      <p className="text-sm">
+        <b>{capital(name)}</b> may wander{' '}
+        {[
+          side(-margin.fromMm, margin.leftFault, 'left'),
+          side(margin.toMm, margin.rightFault, 'right'),
+        ]
+          .filter(Boolean)
+          .join('; ')}
+        ; spread {fine(belief.sigmaMm)}.
+      </p>
+      <MiniMargin margin={margin} belief={belief} reachMm={reachMm} proposed={false} />
+    </div>
   );
 }

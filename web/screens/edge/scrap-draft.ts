@@ -9,11 +9,13 @@ interface ScrapDraft {
   readonly n: number | null;
   readonly short: number | null;
   readonly over: number | null;
+  /** Faults of the check that another drift decides, where there is one. */
+  readonly also: number | null;
   readonly note: string;
 }
 
-/** Bites one gets from a hand's length of scrap. */
-const usualBites = 24;
+/** What one counts on a hand's length of scrap. */
+const usualCount = 24;
 
 /** A version-4 UUID; `crypto.randomUUID` is missing where the page is not on the loopback name. */
 function newId(): string {
@@ -27,9 +29,10 @@ function newId(): string {
 const blank = (): ScrapDraft => ({
   id: newId(),
   settings: null,
-  n: usualBites,
+  n: usualCount,
   short: 0,
   over: 0,
+  also: 0,
   note: '',
 });
 
@@ -42,7 +45,7 @@ function isDraft(value: unknown): value is ScrapDraft {
   return (
     typeof draft?.id === 'string' &&
     typeof draft.note === 'string' &&
-    [draft.n, draft.short, draft.over].every(isCount) &&
+    [draft.n, draft.short, draft.over, draft.also].every(isCount) &&
     (dials === null ||
       [dials?.widthMm, dials?.lengthMm, dials?.needlePositionMm, dials?.guideMm].every(
         (mm) => typeof mm === 'number',

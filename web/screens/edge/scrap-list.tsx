@@ -7,7 +7,9 @@ import { useLengths } from '../../app/lengths-context';
 import { useRemove } from '../../app/records';
 import { RemoveButton } from '../../controls/remove-button';
 import { MiniMargin } from '../../pictures/mini-margin';
-import { dialNames } from '../../words/facts';
+import type { FinishMargin } from '../../../core/finish/finish';
+import type { Guidance } from '../../../core/kit/foot';
+import { dialName } from '../../words/dials';
 import { ofHundred } from '../../words/number';
 import type { Bench } from './bench';
 
@@ -18,6 +20,7 @@ export function whatChanged(
   now: DialSettings,
   before: DialSettings | undefined,
   { fineNumber }: Lengths,
+  guidance: Guidance,
 ): string {
   if (!before)
     return `Width ${fineNumber(now.widthMm)}, needle ${fineNumber(now.needlePositionMm)}`;
@@ -28,19 +31,22 @@ export function whatChanged(
   return moved
     .map(
       (dial) =>
-        `${dialNames[dial]} ${fineNumber(before[dialField[dial]])} → ${fineNumber(now[dialField[dial]])}`,
+        `${dialName(dial, guidance)} ${fineNumber(before[dialField[dial]])} → ${fineNumber(now[dialField[dial]])}`,
     )
     .join(', ');
 }
 
-function counts(attempt: AttemptRecord): string {
-  const [counted] = attempt.counts;
-  if (!counted) return '';
+function counts(attempt: AttemptRecord, { words, countedCheck }: FinishMargin): string {
+  const counted = attempt.counts.find(({ check }) => check === countedCheck);
+  const others = attempt.counts.filter(({ check }) => check !== countedCheck);
+  if (!counted) return 'Counted for another finish.';
   const { n, short, over } = counted;
-  const faults = [short > 0 ? `${short} missed` : '', over > 0 ? `${over} shown` : ''].filter(
-    Boolean,
-  );
-  return `${n} bites: ${faults.join(', ') || 'all good'}`;
+  const faults = [
+    short > 0 ? `${short} ${words.short.toLowerCase()}` : '',
+    over > 0 ? `${over} ${(words.over ?? 'over').toLowerCase()}` : '',
+    ...others.map((it) => (it.short > 0 ? `${it.short} at the ${words.checks[it.check]}` : '')),
+  ].filter(Boolean);
+  return `${n} ${words.counted}: ${faults.join(', ') || 'all good'}`;
 }
 
 function Row(props: {
@@ -108,20 +114,21 @@ function Row(props: {
 
 /** The scraps one under the other, with what changed between them, and the one proposed. */
 export function ScrapList({ bench }: { bench: Bench }) {
-  const { attempts, lesson, set } = bench;
+  const { attempts, lesson, set, margin, plan } = bench;
   const lengths = useLengths();
   if (attempts.length === 0) {
     return (
       <div className="p-4">
         <h2 className="text-xl">No scrap yet</h2>
         <p className="text-soft">
-          Sew a hand’s length at the setting on the slip, about 24 bites. Count what missed and what
-          shows, and record it here. The next setting follows from the count.
+          Sew a hand’s length at the setting on the slip, about 24 {margin?.words.counted}.{' '}
+          {margin?.words.look} Record it here; the next setting follows from the count.
         </p>
       </div>
     );
   }
-  const sigma = set?.beliefs.guide;
+  const source = set?.checks.find(({ name }) => name === margin?.countedCheck)?.source ?? 'guide';
+  const sigma = set?.beliefs[source];
   const reachMm = Math.max(1.25, Math.abs(sigma?.shiftMm ?? 0) + 3 * (sigma?.sigmaMm ?? 0.3));
   const last = attempts.at(-1);
   const next = lesson?.next.change ? lesson.next : null;
@@ -135,8 +142,13 @@ export function ScrapList({ bench }: { bench: Bench }) {
             bench={bench}
             attempt={attempt}
             title={String(attempt.number)}
-            change={whatChanged(attempt.settings, attempts[i - 1]?.settings, lengths)}
-            result={counts(attempt)}
+            change={whatChanged(
+              attempt.settings,
+              attempts[i - 1]?.settings,
+              lengths,
+              plan.foot.guidance,
+            )}
+            result={margin ? counts(attempt, margin) : ''}
             settings={attempt.settings}
             reachMm={reachMm}
           />
@@ -146,7 +158,7 @@ export function ScrapList({ bench }: { bench: Bench }) {
             bench={bench}
             proposed
             title={String(last.number + 1)}
-            change={whatChanged(next.settings, last.settings, lengths)}
+            change={whatChanged(next.settings, last.settings, lengths, plan.foot.guidance)}
             result="proposed"
             settings={next.settings}
             reachMm={reachMm}

@@ -1,33 +1,48 @@
-import { Printer, RotateCcw } from 'lucide-react';
+import { RotateCcw } from 'lucide-react';
 import { Tabs } from 'radix-ui';
-import { useMemo } from 'react';
-import { useNavigate } from 'react-router';
+import { Suspense, lazy, useMemo } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
 import {
   dialField,
   dialTravel,
   type Dial as DialName,
   type DialTravel,
 } from '../../../core/kit/dial-steps';
-import { needleAdvice } from '../../../core/plan/starting-setting';
-import { repeatOf } from '../../../core/stitch/repeat';
+import type { FinishMargin } from '../../../core/finish/finish';
+import { patternsOf } from '../../../core/kit/machine';
+import { swings } from '../../../core/stitch/needle-path';
+import { repeatLengthMm } from '../../../core/stitch/pitch';
 import { useLengths } from '../../app/lengths-context';
 import { change } from '../../app/records';
 import { KitChoice, NeedleAndStitch } from './kit-choice';
 import { Button } from '../../controls/button';
 import { Dial } from '../../controls/dial';
-import { SectionPicture } from '../../pictures/section-picture';
+import { PrintSlip } from '../../controls/print-slip';
 import { UnderFoot } from '../../pictures/under-foot';
-import { dialNames, factInWords } from '../../words/facts';
+import { dialName } from '../../words/dials';
+import { factInWords } from '../../words/facts';
 import { finishName } from '../../words/finishes';
 import { counted, ofHundred } from '../../words/number';
 import type { Bench } from './bench';
 
+const starting = () => import('./starting-slip');
+const StartingSlip = lazy(async () => ({ default: (await starting()).StartingSlip }));
+const StartingTable = lazy(async () => ({ default: (await starting()).StartingTable }));
+const SectionPicture = lazy(async () => ({
+  default: (await import('../../pictures/section-picture')).SectionPicture,
+}));
+const PutIn = lazy(async () => ({ default: (await import('./put-in')).PutIn }));
+const SwatchPanel = lazy(async () => ({
+  default: (await import('./swatch-panel')).SwatchPanel,
+}));
+const MapPanel = lazy(async () => ({ default: (await import('./map-panel')).MapPanel }));
+
 /** The view under the foot; behind a tab, the section with the needle in place. */
 export function SettingTable({ bench }: { bench: Bench }) {
-  const { finish, plan, judgement, foot, set, issues } = bench;
-  const source = judgement?.margins[0]?.source;
-  const belief = source && set?.beliefs[source];
-  if (!judgement || !belief) {
+  const { margin, folds, plan, judgement, foot, set, issues } = bench;
+  const [params, setParams] = useSearchParams();
+  if (!margin) return <StartingTable bench={bench} />;
+  if (!judgement || !set || !folds) {
     return (
       <p className="p-6 text-soft">
         {issues.length > 0
@@ -36,19 +51,27 @@ export function SettingTable({ bench }: { bench: Bench }) {
       </p>
     );
   }
-  const sewn = Object.fromEntries(judgement.checks.map(({ name, v0Mm }) => [name, v0Mm]));
-  const folds = finish.folds({ wish: plan.fold, cloth: plan.cloth, sewn });
   const stage = folds.stages.find(({ id }) => id === 'stitch');
   const tab =
     'min-h-9 border-b-3 border-transparent px-3 text-sm data-[state=active]:border-pencil data-[state=active]:font-bold data-[state=active]:text-pencil';
   return (
-    <Tabs.Root defaultValue="foot" className="flex h-full flex-col">
+    <Tabs.Root
+      value={params.get('view') ?? 'foot'}
+      onValueChange={(view) => setParams(view === 'foot' ? {} : { view }, { replace: true })}
+      className="flex h-full flex-col"
+    >
       <Tabs.List aria-label="Picture" className="flex shrink-0 border-b border-line px-2">
         <Tabs.Trigger value="foot" className={tab}>
           Under the foot
         </Tabs.Trigger>
         <Tabs.Trigger value="section" className={tab}>
           Section
+        </Tabs.Trigger>
+        <Tabs.Trigger value="map" className={tab}>
+          Margin map
+        </Tabs.Trigger>
+        <Tabs.Trigger value="swatch" className={tab}>
+          Swatch
         </Tabs.Trigger>
         <span className="ml-auto self-center pr-2 text-sm text-soft">
           clearance{' '}
@@ -58,17 +81,28 @@ export function SettingTable({ bench }: { bench: Bench }) {
         </span>
       </Tabs.List>
       <Tabs.Content value="foot" tabIndex={-1} className="min-h-0 grow">
-        <UnderFoot finish={finish} plan={plan} foot={foot} judgement={judgement} belief={belief} />
+        <UnderFoot
+          margin={margin}
+          plan={plan}
+          foot={foot}
+          judgement={judgement}
+          beliefs={set.beliefs}
+        />
+      </Tabs.Content>
+      <Tabs.Content value="map" tabIndex={-1} className="min-h-0 grow">
+        <Suspense>
+          <MapPanel bench={bench} />
+        </Suspense>
+      </Tabs.Content>
+      <Tabs.Content value="swatch" tabIndex={-1} className="min-h-0 grow">
+        <Suspense>
+          <SwatchPanel bench={bench} />
+        </Suspense>
       </Tabs.Content>
       <Tabs.Content value="section" tabIndex={-1} className="min-h-0 grow">
-        {stage && (
-          <SectionPicture
-            folds={folds}
-            stage={stage}
-            thicknessMm={plan.cloth.thicknessMm}
-            exaggeration={1}
-          />
-        )}
+        <Suspense>
+          {stage && <SectionPicture stage={stage} marks={folds.marks} exaggeration={1} />}
+        </Suspense>
       </Tabs.Content>
     </Tabs.Root>
   );
@@ -80,8 +114,17 @@ function Clearance({ mm }: { mm: number }) {
 
 const dials: readonly DialName[] = ['width', 'length', 'needlePosition', 'guide'];
 
-/** The setting as one would write it on a card; every number is a control. */
+/** The setting as one would write it on a card. */
 export function SettingSlip({ bench }: { bench: Bench }) {
+  return bench.margin ? (
+    <DialSlip bench={bench} finishMargin={bench.margin} />
+  ) : (
+    <StartingSlip bench={bench} />
+  );
+}
+
+/** The slip of a finish whose dials are solved; every number is a control. */
+function DialSlip({ bench, finishMargin }: { bench: Bench; finishMargin: FinishMargin }) {
   const { finish, plan, record, machine, foot, judgement, solved, set, attempts, pooled, edge } =
     bench;
   const lengths = useLengths();
@@ -99,14 +142,18 @@ export function SettingSlip({ bench }: { bench: Bench }) {
   const shiftMm = set?.beliefs.guide?.shiftMm ?? 0;
   const reasons =
     settings && set
-      ? finish.dialReasons(plan, { ...settings, guideMm: settings.guideMm + shiftMm })
+      ? finishMargin.dialReasons(plan, { ...settings, guideMm: settings.guideMm + shiftMm })
       : null;
-  const lengthFacts = finish.startingLength(plan).because;
+  const seam = finish.seamClass(plan.fold.variant);
+  const lengthFacts = finishMargin.startingLength(plan).because;
   const factsFor = (dial: DialName) =>
     (dial === 'length' ? lengthFacts : reasons?.[dialField[dial]]) ?? [];
-  const needle = needleAdvice(plan.cloth.weightGsm);
-  const stitches = repeatOf(plan.stitch).stitches;
-  const moved = dials.filter(
+  // The width of a straight line is no dial of anything, nor a guide that nothing rides.
+  const guided = set?.checks.some(({ v0 }) => v0.guide !== 0) ?? true;
+  const shown = dials.filter(
+    (dial) => (dial !== 'width' || swings(plan.stitch)) && (dial !== 'guide' || guided),
+  );
+  const moved = shown.filter(
     (dial) =>
       settings && solved && Math.abs(settings[dialField[dial]] - solved[dialField[dial]]) > 1e-6,
   );
@@ -132,10 +179,10 @@ export function SettingSlip({ bench }: { bench: Bench }) {
       )}
       <div className="pt-1">
         {settings &&
-          dials.map((dial) => (
+          shown.map((dial) => (
             <Dial
               key={dial}
-              name={dialNames[dial]}
+              name={dialName(dial, plan.foot.guidance)}
               dial={dial}
               valueMm={settings[dialField[dial]]}
               travel={travels[dial]}
@@ -144,7 +191,9 @@ export function SettingSlip({ bench }: { bench: Bench }) {
               because={[
                 ...factsFor(dial).map((fact) => factInWords(fact, lengths)),
                 ...(dial === 'length'
-                  ? [`Now every ${lengths.fine(stitches * settings.lengthMm)}.`]
+                  ? [
+                      `A repeat every ${lengths.fine(repeatLengthMm(plan.stitch, settings.lengthMm, plan.machine))}.`,
+                    ]
                   : []),
                 ...(moved.includes(dial) && solved
                   ? [`Solved: ${lengths.fine(solved[dialField[dial]])}.`]
@@ -158,10 +207,13 @@ export function SettingSlip({ bench }: { bench: Bench }) {
         planId={record.id}
         needleSize={record.needleSize}
         stitch={plan.stitch}
-        patterns={finish.needs.patterns}
+        patterns={finish
+          .needs(plan.fold.variant)
+          .patterns.filter((pattern) => patternsOf(plan.machine).includes(pattern))}
       />
+      {seam && <p className="pt-2 text-sm text-soft">Seam ISO 4916 {seam}</p>}
+      <Suspense>{bench.folds && <PutIn finish={finish} request={bench.request} />}</Suspense>
       <p className="pt-1 text-sm text-soft">
-        {needle.because.map((fact) => factInWords(fact, lengths))}{' '}
         {pooled.length > 0
           ? `Spread and offset are from your ${counted(pooled.length, 'scrap')} with this set-up.`
           : 'The spread is a starting guess.'}
@@ -186,14 +238,7 @@ export function SettingSlip({ bench }: { bench: Bench }) {
         >
           <RotateCcw size={18} aria-hidden />
         </Button>
-        <Button
-          aria-label="Print the slip"
-          title="Print the slip"
-          className="px-3!"
-          onClick={() => window.print()}
-        >
-          <Printer size={18} aria-hidden />
-        </Button>
+        <PrintSlip />
       </div>
     </div>
   );

@@ -1,17 +1,36 @@
 import { lazy, type ComponentType } from 'react';
 import type { Lengths } from '../../app/lengths';
+import type { FoldPlan } from '../../../core/finish/finish';
+import { swings } from '../../../core/stitch/needle-path';
+import { isClosed } from '../../../core/plan/edge-shape';
 import { finishName } from '../../words/finishes';
 import { counted } from '../../words/number';
 import type { Bench } from './bench';
-import { ClothSlip, ClothTable } from './cloth-station';
-import { EdgeSlip, EdgeTable } from './edge-station';
-import { FinishSlip, FinishTable } from './finish-station';
-import { FoldsSlip, FoldsTable } from './folds-station';
 import { SettingSlip, SettingTable } from './setting-station';
 
-// Loaded when somebody tests: the dates' package comes with it.
-const TestTable = lazy(async () => ({ default: (await import('./test-station')).TestTable }));
-const TestSlip = lazy(async () => ({ default: (await import('./test-station')).TestSlip }));
+/** A half of a station that is loaded when somebody goes there, or a little before. */
+const later = <K extends string>(load: () => Promise<Record<K, Part>>, name: K) =>
+  lazy(async () => ({ default: (await load())[name] }));
+const load = {
+  cloth: () => import('./cloth-station'),
+  edge: () => import('./edge-station'),
+  finish: () => import('./finish-station'),
+  finishSlip: () => import('./finish-slip'),
+  folds: () => import('./folds-station'),
+  foldsSlip: () => import('./folds-slip'),
+  test: () => import('./test-station'),
+  starting: () => import('./starting-slip'),
+  map: () => import('./map-panel'),
+  swatch: () => import('./swatch-panel'),
+  putIn: () => import('./put-in'),
+  section: () => import('../../pictures/section-picture'),
+  chart: () => import('../../pictures/dial-chart'),
+};
+
+/** Fetches every station, so that each opens at once, and also while the server is away. */
+export function fetchStations(): void {
+  void Promise.allSettled(Object.values(load).map((fetch) => fetch()));
+}
 
 type Part = ComponentType<{ bench: Bench }>;
 
@@ -24,7 +43,14 @@ export interface Station {
   readonly Slip: Part;
 }
 
-function testAnswer({ attempts, record, lesson }: Bench): string {
+/** The folds in a few words: what is added, or what is cut off. */
+function foldsInShort({ allowanceMm, strip }: FoldPlan, cloth: Lengths['cloth']): string {
+  if (strip) return `strip ${cloth(strip.widthMm)} wide`;
+  return allowanceMm > 0 ? `${cloth(allowanceMm)} allowance` : 'nothing added';
+}
+
+function testAnswer({ attempts, record, lesson, margin }: Bench): string {
+  if (!margin) return 'sew and look';
   const kept = attempts.find(({ id }) => id === record.keptAttemptId);
   if (kept) return `scrap ${kept.number} kept`;
   if (attempts.length === 0) return 'no scrap yet';
@@ -38,45 +64,50 @@ export const stations: readonly Station[] = [
     id: 'cloth',
     name: 'Cloth',
     answer: ({ cloth }, { fine }) => `${cloth.name}, ${fine(cloth.properties.thicknessMm)}`,
-    Table: ClothTable,
-    Slip: ClothSlip,
+    Table: later(load.cloth, 'ClothTable'),
+    Slip: later(load.cloth, 'ClothSlip'),
   },
   {
     id: 'edge',
     name: 'Edge',
     answer: ({ edge }, { cloth }) =>
-      `${edge.minRadiusMm ? 'Curved, ' : ''}${cloth(edge.lengthMm)} ${edge.shape === 'tube' ? 'round' : 'long'}`,
-    Table: EdgeTable,
-    Slip: EdgeSlip,
+      `${edge.minRadiusMm ? 'Curved, ' : ''}${cloth(edge.lengthMm)} ${isClosed(edge) ? 'round' : 'long'}`,
+    Table: later(load.edge, 'EdgeTable'),
+    Slip: later(load.edge, 'EdgeSlip'),
   },
   {
     id: 'finish',
     name: 'Finish',
     answer: ({ record }) => finishName(record.finish, record.fold.variant),
-    Table: FinishTable,
-    Slip: FinishSlip,
+    Table: later(load.finish, 'FinishTable'),
+    Slip: later(load.finishSlip, 'FinishSlip'),
   },
   {
     id: 'folds',
     name: 'Folds',
-    answer: ({ finish, plan, issues }, { cloth }) =>
-      issues.length > 0
-        ? 'needs a look'
-        : `${cloth(finish.folds({ wish: plan.fold, cloth: plan.cloth }).allowanceMm)} allowance`,
-    Table: FoldsTable,
-    Slip: FoldsSlip,
+    answer: ({ folds }, { cloth }) => (folds ? foldsInShort(folds, cloth) : 'needs a look'),
+    Table: later(load.folds, 'FoldsTable'),
+    Slip: later(load.foldsSlip, 'FoldsSlip'),
   },
   {
     id: 'setting',
     name: 'Setting',
-    answer: ({ dials, judgement }, { fineNumber, unit }) =>
-      judgement?.blocked
-        ? 'blocked'
-        : dials
-          ? `${fineNumber(dials.widthMm)} wide, ${fineNumber(dials.lengthMm)} ${unit} long`
-          : 'working it out',
+    answer: ({ dials, judgement, margin, plan }, { fineNumber, unit }) =>
+      !margin
+        ? 'starting values'
+        : judgement?.blocked
+          ? 'blocked'
+          : dials
+            ? `${swings(plan.stitch) ? `${fineNumber(dials.widthMm)} wide, ` : ''}${fineNumber(dials.lengthMm)} ${unit} long`
+            : 'working it out',
     Table: SettingTable,
     Slip: SettingSlip,
   },
-  { id: 'test', name: 'Test', answer: testAnswer, Table: TestTable, Slip: TestSlip },
+  {
+    id: 'test',
+    name: 'Test',
+    answer: testAnswer,
+    Table: later(load.test, 'TestTable'),
+    Slip: later(load.test, 'TestSlip'),
+  },
 ];

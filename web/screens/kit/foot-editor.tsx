@@ -8,7 +8,9 @@ import { LengthField } from '../../controls/length-field';
 import { SelectField } from '../../controls/select-field';
 import { TextField } from '../../controls/text-field';
 import { FootOutline } from '../../pictures/foot-outline';
+import { footKinds, type FootKind } from '../../../core/kit/foot-kind';
 import { guidanceNames } from '../../words/facts';
+import { footKindNames } from '../../words/kit';
 
 type Specs = FootRecord['specs'];
 type Sole = FootRecord['soleMm'];
@@ -39,7 +41,7 @@ export function FootEditor({ foot }: { foot: FootRecord }) {
     <LengthField
       fine
       label={label}
-      value={soleMm[key]}
+      value={soleMm[key] ?? null}
       refuse={(mm) => soleRefusal({ [key]: mm })}
       onCommit={(mm) =>
         mm !== null && change('feet', foot.id, { soleMm: { ...soleMm, [key]: mm } })
@@ -54,8 +56,26 @@ export function FootEditor({ foot }: { foot: FootRecord }) {
         value={foot.name}
         onCommit={(name) => change('feet', foot.id, { name })}
       />
+      <div className="flex flex-wrap gap-5">
+        <SelectField
+          label="What it is made for"
+          value={foot.kind}
+          options={footKinds.map((kind) => ({ value: kind, label: footKindNames[kind] }))}
+          onChange={(kind) => change('feet', foot.id, { kind: kind as FootKind })}
+        />
+        {(foot.kind === 'hemmer' || foot.kind === 'wide-hemmer') && (
+          <LengthField
+            fine
+            optional
+            label={foot.kind === 'hemmer' ? 'Channel of the scroll' : 'Width it folds'}
+            value={foot.channelMm}
+            refuse={(mm) => (mm >= 0.5 && mm <= 80 ? null : 'A scroll is 0.5 to 80 mm wide.')}
+            onCommit={(channelMm) => change('feet', foot.id, { channelMm })}
+          />
+        )}
+      </div>
       <div className="grid gap-5 xl:grid-cols-2">
-        <FootOutline specs={specs} soleMm={soleMm} />
+        <FootOutline foot={foot} />
         <div className="grid content-start gap-4">
           <p className="text-soft">
             Measure from the centre needle position: left is negative, right positive.
@@ -105,6 +125,7 @@ export function FootEditor({ foot }: { foot: FootRecord }) {
             {sole('Sole width', 'widthMm')}
             {sole('needle to toe', 'toeMm')}
             {sole('needle to heel', 'heelMm')}
+            {foot.kind === 'binder-attachment' && sole('toe to scroll', 'standOffMm')}
           </div>
         </div>
       </div>

@@ -2,10 +2,14 @@ import { issuesOf } from '../../../contract/error';
 import { machine as machineSchema } from '../../../contract/kit';
 import type { MachineRecord } from '../../../contract/records';
 import { dialPositions, dialTravel } from '../../../core/kit/dial-steps';
+import { patternsOf, patternsOfKind } from '../../../core/kit/machine';
+import { hasStraightPlate } from '../../../core/stitch/clearance';
 import { useLengths } from '../../app/lengths-context';
 import { change } from '../../app/records';
 import { LengthField } from '../../controls/length-field';
+import { Choice } from '../../controls/choice';
 import { TextField } from '../../controls/text-field';
+import { stitchLabel } from '../../words/stitches';
 
 type Specs = MachineRecord['specs'];
 
@@ -97,6 +101,7 @@ export function MachineEditor({ machine }: { machine: MachineRecord }) {
   );
   const [left, right] = specs.needleRangeMm;
   const plate = specs.plateHoleMm;
+  const has = patternsOf(specs);
   return (
     <div className="grid gap-4">
       <TextField
@@ -120,7 +125,48 @@ export function MachineEditor({ machine }: { machine: MachineRecord }) {
           field('Plate hole, left end', plate[0], (mm) => ({ plateHoleMm: [mm, plate[1]] }))}
         {plate &&
           field('Plate hole, right end', plate[1], (mm) => ({ plateHoleMm: [plate[0], mm] }))}
+        <LengthField
+          fine
+          optional
+          label="Presser foot lifts"
+          placeholder="about 6"
+          value={specs.presserLiftMm ?? null}
+          refuse={(mm) => refusal({ presserLiftMm: mm })}
+          onCommit={(presserLiftMm) => set({ presserLiftMm })}
+        />
       </div>
+      <Choice
+        label="The length dial means"
+        value={specs.lengthMeans ?? 'stitch'}
+        options={[
+          { value: 'stitch', label: 'one stitch' },
+          { value: 'repeat', label: 'a whole repeat' },
+        ]}
+        onChange={(lengthMeans) => set({ lengthMeans })}
+      />
+      <fieldset>
+        <legend className="mb-1 text-sm text-soft">Stitches it has</legend>
+        <div className="grid gap-x-4 sm:grid-cols-2 xl:grid-cols-3">
+          {patternsOfKind(specs.kind).map((pattern) => (
+            <label key={pattern} className="flex min-h-9 items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-5"
+                checked={has.includes(pattern)}
+                disabled={has.length === 1 && has.includes(pattern)}
+                onChange={(event) =>
+                  set({
+                    patterns: patternsOfKind(specs.kind).filter((one) =>
+                      one === pattern ? event.target.checked : has.includes(one),
+                    ),
+                  })
+                }
+              />
+              {stitchLabel(pattern)}
+            </label>
+          ))}
+        </div>
+      </fieldset>
       <label className="flex min-h-11 items-center gap-2">
         <input
           type="checkbox"
@@ -136,6 +182,11 @@ export function MachineEditor({ machine }: { machine: MachineRecord }) {
         />
         The plate’s hole is measured
       </label>
+      {hasStraightPlate(specs) && (
+        <p className="text-soft">
+          So small a hole is a straight-stitch plate: no stitch may swing.
+        </p>
+      )}
     </div>
   );
 }

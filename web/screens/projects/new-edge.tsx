@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
+import type { EdgeShape } from '../../../core/plan/edge-shape';
 import { ApiError } from '../../app/api';
 import { useCreate, useList } from '../../app/records';
 import { Button } from '../../controls/button';
-import { Choice } from '../../controls/choice';
 import { FormDialog } from '../../controls/form-dialog';
 import { LengthField } from '../../controls/length-field';
 import { SelectField } from '../../controls/select-field';
+import { shapeOptions } from '../../words/shapes';
 import { FormField } from '../../controls/text-field';
 
 /** Asks for what a new edge cannot be without; the stations ask for the rest. */
@@ -23,7 +24,7 @@ export function NewEdge(props: {
     name: '',
     on: '',
     clothId: '',
-    shape: 'straight' as 'straight' | 'tube',
+    shape: 'straight' as EdgeShape,
     lengthMm: null as number | null,
   });
   const [tried, setTried] = useState(false);
@@ -36,7 +37,15 @@ export function NewEdge(props: {
   const submit = async () => {
     setTried(true);
     if (missing.name || missing.length || noCloth) return;
-    const edge = await create.mutateAsync({ ...draft, clothId, projectId, minRadiusMm: null });
+    const edge = await create.mutateAsync({
+      ...draft,
+      clothId,
+      projectId,
+      minRadiusMm: null,
+      turnDegrees: null,
+      passesOverMm: null,
+      crossings: [],
+    });
     await navigate(`/edges/${edge.id}/cloth`);
   };
   const refused = create.error instanceof ApiError ? create.error : null;
@@ -76,14 +85,11 @@ export function NewEdge(props: {
             onChange={(id) => setDraft({ ...draft, clothId: id })}
           />
         )}
-        <Choice
+        <SelectField
           label="Shape"
           value={draft.shape}
-          options={[
-            { value: 'straight', label: 'Open', about: 'two ends' },
-            { value: 'tube', label: 'Tube', about: 'a leg, a sleeve, a round hem' },
-          ]}
-          onChange={(shape) => setDraft({ ...draft, shape })}
+          options={shapeOptions}
+          onChange={(shape) => setDraft({ ...draft, shape: shape as EdgeShape })}
         />
         <LengthField
           label="Length along the edge"

@@ -1,8 +1,12 @@
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import type { AttemptRecord, EdgeRecord, PlanRecord } from '../../../contract/records';
+import type { AttemptRecord, ClothRecord, EdgeRecord, PlanRecord } from '../../../contract/records';
 import { finishById } from '../../../core/finish/catalogue';
+import type { Finish } from '../../../core/finish/finish';
+import { Impossible } from '../../../core/impossible';
+import { isClosed } from '../../../core/plan/edge-shape';
+import { foldPlanOf } from '../../../core/plan/fold-plan';
 import { useLengths } from '../../app/lengths-context';
 import { change, useList, useRecord, useRemove } from '../../app/records';
 import { LoadState } from '../../app/trouble';
@@ -13,6 +17,16 @@ import { SectionPicture } from '../../pictures/section-picture';
 import { counted } from '../../words/number';
 import { finishName } from '../../words/finishes';
 import { NewEdge } from './new-edge';
+
+/** The folds of a plan, as long as its lengths agree with the cloth. */
+function foldsIfAny(finish: Finish, plan: PlanRecord, cloth: ClothRecord) {
+  try {
+    return foldPlanOf(finish, { wish: plan.fold, cloth: cloth.properties });
+  } catch (error) {
+    if (error instanceof Impossible) return null;
+    throw error;
+  }
+}
 
 /** An edge in the list: its section, cloth, length, and how far it has come. */
 function EdgeRow({
@@ -28,15 +42,17 @@ function EdgeRow({
   const cloth = useList('cloths').data?.find(({ id }) => id === edge.clothId);
   const remove = useRemove('edges');
   const finish = plan && finishById(plan.finish);
-  const folds =
-    cloth && plan && finish ? finish.folds({ wish: plan.fold, cloth: cloth.properties }) : null;
-  const last = folds?.stages.at(-2);
+  const folds = cloth && plan && finish ? foldsIfAny(finish, plan, cloth) : null;
+  const last = folds?.stages.find(({ id }) => id === 'stitch') ?? folds?.stages.at(-1);
   const kept = attempts.find(({ id }) => id === plan?.keptAttemptId);
+  const counts = plan && finish?.margin(plan.fold.variant);
   const state = kept
     ? `setting of scrap ${kept.number} kept`
     : attempts.length > 0
       ? counted(attempts.length, 'scrap')
-      : 'no scrap yet';
+      : counts
+        ? 'no scrap yet'
+        : 'starting values';
   return (
     <li className="sheet flex items-center gap-4 pr-2">
       <Link
@@ -44,21 +60,12 @@ function EdgeRow({
         className="flex min-w-0 grow items-center gap-5 p-3 hover:bg-slip"
       >
         <span className="h-14 w-48 shrink-0">
-          {folds && last && cloth && (
-            <SectionPicture
-              folds={folds}
-              stage={last}
-              thicknessMm={cloth.properties.thicknessMm}
-              exaggeration={2}
-              small
-            />
-          )}
+          {last && <SectionPicture stage={last} marks={[]} exaggeration={2} small />}
         </span>
         <span className="min-w-0 grow">
           <span className="block font-head text-xl font-semibold break-words">{edge.name}</span>
           <span className="block text-soft">
-            {cloth?.name} · {lengths.cloth(edge.lengthMm)}{' '}
-            {edge.shape === 'tube' ? 'round' : 'long'}
+            {cloth?.name} · {lengths.cloth(edge.lengthMm)} {isClosed(edge) ? 'round' : 'long'}
             {plan && ` · ${finishName(plan.finish, plan.fold.variant)}`}
           </span>
         </span>

@@ -1,0 +1,47 @@
+import * as z from 'zod';
+import { wishNames } from '../core/choose/request';
+import { footKinds } from '../core/kit/foot-kind';
+import { edgeShapes } from '../core/plan/edge-shape';
+import { clothProperties } from './cloth';
+import { foot, machine } from './kit';
+import { within } from './number';
+import { edgeLengthMm, minRadiusMm } from './plan';
+import { crossings } from './seam';
+
+const share = within(0, 1);
+
+/** A foot or an attachment of the drawer. */
+const drawerFoot = z.strictObject({
+  kind: z.enum(footKinds, { error: `A foot is one of ${footKinds.join(', ')}.` }),
+  channelMm: within(0.5, 80, ' mm').nullish(),
+  ...foot.shape,
+});
+
+/** What one would like, each from 0 to 1; what is left out is not asked for. */
+export const wishes = z.strictObject(
+  Object.fromEntries(wishNames.map((name) => [name, share.default(0)])) as Record<
+    (typeof wishNames)[number],
+    z.ZodDefault<typeof share>
+  >,
+);
+
+/** `/api/compute/finishes`. */
+export const finishesRequest = z.strictObject({
+  cloth: clothProperties,
+  edge: z.strictObject({
+    lengthMm: edgeLengthMm,
+    shape: z.enum(edgeShapes).default('straight'),
+    minRadiusMm: minRadiusMm.default(null),
+    /** How much of a full circle the edge goes round. */
+    circleFraction: within(0.01, 1).nullish(),
+    depthMm: within(1, 1000, ' mm').nullish(),
+    crossings: crossings.default([]),
+    forChild: z.boolean().optional(),
+  }),
+  kit: z.strictObject({
+    machines: z.array(machine).max(12, 'At most 12 machines.'),
+    feet: z.array(drawerFoot).max(80, 'At most 80 feet.'),
+    attachments: z.array(drawerFoot).max(20, 'At most 20 attachments.').default([]),
+  }),
+  wishes: wishes.default({ hidden: 0, sturdy: 0, light: 0, quick: 0, decorative: 0 }),
+});

@@ -1,0 +1,29 @@
+import * as z from 'zod';
+import { crossingKinds, type Crossing } from '../core/seam/crossing';
+import { clothProperties } from './cloth';
+import { within } from './number';
+
+/** A seam that crosses an edge. */
+export const crossing = z.strictObject({
+  kind: z.enum(crossingKinds, { error: `A crossing is one of ${crossingKinds.join(', ')}.` }),
+  atMm: within(-100_000, 100_000, ' mm'),
+  widthMm: within(1, 200, ' mm'),
+}) satisfies z.ZodType<Crossing>;
+
+/** More seams than this cross no edge. */
+export const crossings = z.array(crossing).max(60, 'At most 60 crossings.');
+
+export const presserLiftMm = within(2, 25, ' mm');
+
+/** `/api/compute/crossings`. */
+export const crossingsRequest = z.strictObject({
+  cloth: clothProperties,
+  layersAtStitch: z.int('A whole number of layers is needed.').min(1).max(20),
+  lengthMm: within(10, 100_000, ' mm'),
+  crossings,
+  closed: z.boolean().default(false),
+  sole: z
+    .strictObject({ toeMm: within(2, 60, ' mm'), heelMm: within(2, 60, ' mm') })
+    .default({ toeMm: 12, heelMm: 14 }),
+  presserLiftMm: presserLiftMm.default(6),
+});

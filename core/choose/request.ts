@@ -1,0 +1,64 @@
+import type { Cloth } from '../cloth/cloth';
+import type { Foot } from '../kit/foot';
+import type { FootKind } from '../kit/foot-kind';
+import type { Machine } from '../kit/machine';
+import type { EdgeShape } from '../plan/edge-shape';
+import type { Crossing } from '../seam/crossing';
+
+/** What one would like of a finish, each from 0 to 1. */
+export const wishNames = ['hidden', 'sturdy', 'light', 'quick', 'decorative'] as const;
+export type WishName = (typeof wishNames)[number];
+export type Wishes = Readonly<Record<WishName, number>>;
+
+/** Plain words for a mixture of wishes. */
+export const presets: readonly { readonly name: string; readonly wishes: Wishes }[] = [
+  {
+    name: 'A hem nobody sees',
+    wishes: { hidden: 1, sturdy: 0.3, light: 0.4, quick: 0.1, decorative: 0 },
+  },
+  {
+    name: 'One that lasts',
+    wishes: { hidden: 0.1, sturdy: 1, light: 0.1, quick: 0.3, decorative: 0 },
+  },
+  {
+    name: 'Light as the cloth',
+    wishes: { hidden: 0.4, sturdy: 0.1, light: 1, quick: 0.2, decorative: 0.2 },
+  },
+  {
+    name: 'Done tonight',
+    wishes: { hidden: 0.2, sturdy: 0.4, light: 0.2, quick: 1, decorative: 0 },
+  },
+  {
+    name: 'To be looked at',
+    wishes: { hidden: 0, sturdy: 0.3, light: 0.3, quick: 0.1, decorative: 1 },
+  },
+];
+
+/** The edge as choosing sees it. */
+export interface ChosenEdge {
+  readonly lengthMm: number;
+  readonly shape: EdgeShape;
+  /** Tightest curve; null for a straight edge, or one whose turn says how round it is. */
+  readonly minRadiusMm: number | null;
+  readonly turnDegrees: number | null;
+  /** The depth of hem one would like; null leaves it to the finish. */
+  readonly depthMm: number | null;
+  readonly crossings: readonly Crossing[];
+  /** For a small child, so that nothing may come off. */
+  readonly forChild?: boolean | undefined;
+}
+
+/** A foot of the drawer. */
+export interface DrawerFoot {
+  readonly kind: FootKind;
+  readonly channelMm?: number | null | undefined;
+  readonly specs: Foot;
+}
+
+/** Everything a ranking is worked out from. */
+export interface ChooseRequest {
+  readonly cloth: Cloth;
+  readonly edge: ChosenEdge;
+  readonly kit: { readonly machines: readonly Machine[]; readonly feet: readonly DrawerFoot[] };
+  readonly wishes: Wishes;
+}

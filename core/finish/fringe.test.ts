@@ -1,0 +1,17 @@
+import { stepsOf } from '../plan/work';
+import { fringe } from './fringe';
+import { foldsOf, workOn } from './wishes.fixture';
+
+test('one layer along a line, with its loops standing on it', () => {
+  const plan = foldsOf(fringe, { variant: 'loops', depthMm: 12 });
+  expect(plan.allowanceMm).toBe(12);
+  expect(plan.marks.map(({ atMm, action }) => [atMm, action])).toEqual([[12, 'stitch']]);
+  expect(plan.layersAtStitch).toBe(1);
+  expect(plan.stages.at(-1)?.loopsMm).toBeGreaterThan(0);
+});
+
+test('loops cut open are one step more, and the last thing is a pull at them', () => {
+  const steps = (variant: string) => stepsOf(fringe, workOn(fringe, variant));
+  expect(steps('cut').length).toBe(steps('loops').length + 1);
+  expect(steps('cut').at(-1)?.cautions).toContain('loose-trim');
+});

@@ -1,0 +1,140 @@
+import { crossingLayers } from '../fold/stack';
+import type { Finish, WorkRequest, WorkStep } from './finish';
+import type { FoldRequest } from './fold-request';
+import { catchMargin } from './parts/catch-margin';
+import { home, said, step } from './parts/said';
+import { topstitchSide } from './parts/schools';
+import { guess, needle, pressure, straightLength } from './parts/starting';
+import { firstTurnMm, turnedTwice, turnWiderThanHem } from './parts/turned';
+import { changeTo, cut, ends, lastPress, testScrap, topstitch } from './parts/work';
+
+const both = ['narrow', 'equal'];
+function folds(request: FoldRequest) {
+  return turnedTwice(request, firstTurnMm(request.wish), request.wish.depthMm ?? 0, [
+    'Raw edge turned under',
+    'Turned again, on the hemline',
+    'Topstitched beside the inner fold, in thick thread',
+  ]);
+}
+
+/** Trousers have felled seams, whether or not they were marked on the edge. */
+const seamed = (edge: WorkRequest['edge']) => ({
+  ...edge,
+  thickestTimes: Math.max(crossingLayers.felled, edge.thickestTimes),
+});
+
+/** The stack where a felled seam crosses the hem. */
+const overFelledMm = (stackMm: number) => stackMm * crossingLayers.felled;
+
+function steps(request: WorkRequest): WorkStep[] {
+  const { wish, cloth } = request;
+  const { allowanceMm, stitchFromHemlineMm, finishedDepthMm, stackMm } = folds({ wish, cloth });
+  const machine = home('straight');
+  return [
+    cut(allowanceMm),
+    step(
+      'grade',
+      'table',
+      'At each felled seam, clip the allowances out of the part that will be turned first, so that fewer layers meet.',
+      {},
+      ['cutter'],
+    ),
+    step(
+      'turn',
+      'iron',
+      'Turn the raw edge under by {turnMm} and press hard; hammer the seams flat over a block.',
+      { turnMm: firstTurnMm(wish) },
+      ['iron'],
+    ),
+    step(
+      'press',
+      'iron',
+      'Turn again by {depthMm} and press the hemline.',
+      { depthMm: finishedDepthMm },
+      ['iron'],
+    ),
+    changeTo('straight-stitch foot and a denim needle', machine),
+    testScrap(3),
+    topstitch(request, machine, stitchFromHemlineMm, 'inner fold'),
+    step(
+      'seams',
+      machine,
+      'Over each felled seam, about {stackMm:fine} thick: turn the handwheel, with a shim behind the heel going up and before the toe coming down.',
+      { stackMm: overFelledMm(stackMm) },
+      ['handwheel', 'needle'],
+    ),
+    ends(request, machine),
+    lastPress('Press once more over the seams.'),
+  ];
+}
+
+/** A double fold over felled seams, topstitched in thick thread. */
+export const jeansHem: Finish = {
+  id: 'jeans-hem',
+  name: 'Jeans hem',
+  family: 'turned',
+  about: 'The double fold of heavy cloth, topstitched over felled seams.',
+  variants: [
+    {
+      id: 'narrow',
+      name: 'narrow first turn',
+      costs: [said('narrow', 'A little less to sew through at the seams.')],
+    },
+    {
+      id: 'equal',
+      name: 'equal turns',
+      costs: [
+        said('equal', 'The same height everywhere, so the foot does not tip along the fold.'),
+      ],
+    },
+  ],
+  fields: {
+    depthMm: { name: 'Hem depth', neededBy: both, leastMm: 5, mostMm: 100, startMm: 13 },
+    turnMm: { name: 'First turn', neededBy: ['narrow'], leastMm: 3, mostMm: 100, startMm: 10 },
+  },
+  schools: [topstitchSide],
+  needs: () => ({
+    machineKinds: ['lockstitch', 'straight-stitch'],
+    patterns: ['straight'],
+    feet: ['straight', 'zigzag', 'walking', 'edge-guide'],
+    besides: said('shim', 'a shim for the felled seams'),
+  }),
+  contradictions: ({ wish }) => (wish.variant === 'narrow' ? turnWiderThanHem(wish) : []),
+  folds,
+  steps,
+  startingValues({ wish, cloth, edge }) {
+    const { stackMm } = folds({ wish, cloth });
+    return [
+      straightLength(stackMm, true),
+      needle({ cloth, edge: seamed(edge) }, stackMm, true),
+      guess(
+        'thread',
+        'Thread',
+        'topstitching above, ordinary below',
+        '',
+        said('thread', 'Thick thread shows on the right side only.'),
+      ),
+      guess(
+        'tension',
+        'Upper tension',
+        'half a number more',
+        '',
+        said('tension', 'Thick thread pulls the lock up; look at both faces.'),
+      ),
+      pressure(cloth, overFelledMm(stackMm)),
+    ];
+  },
+  nature: () => ({
+    hidden: 0.1,
+    sturdy: 1,
+    decorative: 0.3,
+    holdsFray: 3,
+    givesPercent: 12,
+    leastRadiusMm: 200,
+    thickestMm: Infinity,
+    thinnestMm: 0.5,
+    turnsUp: true,
+  }),
+  seamClass: () => '6.03',
+  margin: () => catchMargin({ caught: 'inner fold', layers: 3, folds, topstitchingThread: true }),
+};

@@ -1,0 +1,275 @@
+import type { Fold } from '../fold/flat-fold';
+import { cutOut, foldedStrip, placeOf } from '../fold/layer';
+import { crossingLayers, stackMm } from '../fold/stack';
+import type { Finish, FoldPlan, TrimPlan, WorkRequest, WorkStep } from './finish';
+import type { FoldRequest } from './fold-request';
+import { lineMargin } from './parts/line-margin';
+import { asLength } from './parts/margin-parts';
+import { home, said, step } from './parts/said';
+import { garmentBeyondMm, stage } from './parts/stages';
+import { needle, pressure, straightLength } from './parts/starting';
+import { changeTo, ends, testScrap } from './parts/work';
+
+const all = ['seams', 'edge-stitched', 'hand-caught', 'fused'];
+/** A shallower tuck slips out from under the foot; a deeper one than `leave` is trimmed. */
+const shallowestTuckMm = 3;
+const leaveMm = 15;
+/** The stitch lies this far beyond the ridge of the old hem: middle of 0.1 … 1.2 mm. */
+const ditchMm = 0.65;
+
+function trimOf(tuckMm: number): TrimPlan {
+  const needed = tuckMm > leaveMm;
+  return {
+    needed,
+    leaveMm: needed ? leaveMm : tuckMm,
+    cutAwayMm: needed ? tuckMm - leaveMm : 0,
+  };
+}
+
+/** Tuck fold S/2 beyond the old stitching; trim to 15 mm. Source: docs/formulas.md, “Folds”. */
+function folds({ wish, cloth: { thicknessMm } }: FoldRequest): FoldPlan {
+  const [tuck, depth] = [(wish.shortenMm ?? 0) / 2, wish.depthMm ?? 0];
+  const turn = Math.min(10, depth);
+  // s runs from the raw edge inside the old hem; the old hem was turned twice.
+  const hemline = turn + depth;
+  const ridge = hemline + depth + ditchMm;
+  const lengthMm = ridge + 2 * tuck + garmentBeyondMm(depth) + tuck;
+  const oldHem: Fold[] = [
+    { atMm: turn, direction: 'over' },
+    { atMm: hemline, direction: 'over' },
+  ];
+  const tucked: Fold[] = [...oldHem, { atMm: ridge + tuck, direction: 'under' }];
+  const flat = foldedStrip(lengthMm, oldHem, thicknessMm);
+  const folded = foldedStrip(lengthMm, tucked, thicknessMm);
+  const seam = placeOf(folded, ridge) ?? 0;
+  const pressed = foldedStrip(
+    lengthMm,
+    [...tucked, { atMm: ridge + 2 * tuck, direction: 'over' }],
+    thicknessMm,
+  );
+  const trim = trimOf(tuck);
+  const down = trim.needed
+    ? cutOut(pressed, ridge + trim.leaveMm, ridge + 2 * tuck - trim.leaveMm)
+    : pressed;
+  const heldAt = (share: number) => placeOf(down, ridge + 2 * tuck - trim.leaveMm * share) ?? 0;
+  const held = wish.variant === 'edge-stitched' ? [heldAt(0.2)] : [];
+  return {
+    allowanceMm: 0,
+    marks: [
+      { id: 'tuck-fold', name: 'Tuck fold', atMm: tuck, action: 'press', from: 'old-stitching' },
+    ],
+    layersAtStitch: 2,
+    layersUnderNeedle: 2,
+    stackMm: stackMm(2, thicknessMm),
+    stitchFromHemlineMm: depth + ditchMm,
+    finishedDepthMm: depth,
+    trim,
+    stages: [
+      stage('flat', 'The old hem as it is', flat),
+      stage('tuck', 'Right sides together, the tuck folded', folded),
+      stage('stitch', 'Sewn in the ditch beside the old hem', folded, { stitchesXMm: [seam] }),
+      stage(
+        'down',
+        trim.needed ? 'Trimmed, and the old hem turned down' : 'The old hem turned down',
+        down,
+        {
+          stitchesXMm: [placeOf(down, ridge) ?? 0, ...held],
+        },
+      ),
+    ],
+  };
+}
+
+const holding: Readonly<Record<string, WorkStep>> = {
+  seams: step(
+    'hold',
+    'hand',
+    'Press the tuck up and catch it at the side seams only, with a few stitches in the seam allowance.',
+  ),
+  'edge-stitched': step(
+    'hold',
+    home('zigzag'),
+    'From the right side, stitch the tuck down just above the old hem, over the ditch.',
+    {},
+    ['needle'],
+  ),
+  'hand-caught': step(
+    'hold',
+    'hand',
+    'Press the tuck up and catch its fold by hand, a stitch each finger’s width.',
+  ),
+  fused: step(
+    'hold',
+    'iron',
+    'Lay a strip of fusible web under the tuck and press it down; not on cloth the iron marks.',
+    {},
+    ['iron', 'shine'],
+  ),
+};
+
+function steps(request: WorkRequest): WorkStep[] {
+  const { wish, cloth } = request;
+  const { marks, trim } = folds({ wish, cloth });
+  const tuckMm = marks[0]?.atMm ?? 0;
+  const machine = home('zigzag');
+  const hold = holding[wish.variant];
+  return [
+    step('mark', 'table', 'Mark the tuck fold {tuckMm} above the old hem’s stitching, all round.', {
+      tuckMm,
+    }),
+    step(
+      'fold',
+      'table',
+      'Fold right sides together on the mark: the old hem comes to lie on the garment. Pin.',
+      {},
+      ['pins'],
+    ),
+    changeTo('zigzag or straight foot, needle to the left', machine),
+    testScrap(2),
+    step(
+      'sew',
+      machine,
+      'Sew in the ditch, beside the ridge of the old hem and never on it; go over the seams by handwheel.',
+      {},
+      ['handwheel', 'needle'],
+    ),
+    ends(request, machine),
+    step('try-on', 'hand', 'Turn the hem down and try it on before anything is cut.', {}),
+    ...(trim?.needed
+      ? [
+          step(
+            'trim',
+            'table',
+            'Only now trim the tuck to {leaveMm}, which takes {cutAwayMm} off each layer, and overcast it.',
+            { leaveMm: trim.leaveMm, cutAwayMm: trim.cutAwayMm },
+            ['cutter'],
+          ),
+        ]
+      : []),
+    ...(hold ? [hold] : []),
+    step(
+      'last-press',
+      'iron',
+      'Press the seam from the inside, then the right side through a cloth.',
+      {},
+      ['iron', 'shine'],
+    ),
+  ];
+}
+
+/** The stitch keeps this near to the ridge and no nearer, mm. Starting guesses. */
+const ditch = { nearestMm: 0.1, farthestMm: 1.2 } as const;
+
+const ditchMargin = lineMargin({
+  words: {
+    reference: 'ridge of the old hem',
+    one: 'stitch',
+    counted: 'stitches',
+    good: 'lie in the ditch',
+    short: 'On the old hem',
+    over: 'Gap shows',
+    look: 'Turn the hem down and count where it is caught, and where a gap shows above it.',
+    checks: { ditch: 'ditch', from: 'ridge' },
+    faults: {
+      'catches-hem': { short: 'catches the old hem', long: 'the needle catches the old hem' },
+      gap: { short: 'gap shows', long: 'a gap shows above the old hem' },
+    },
+  },
+  check: 'ditch',
+  window: () => [ditch.nearestMm, ditch.farthestMm],
+  below: 'catches-hem',
+  above: 'gap',
+  startingLength: ({ fold, cloth }) =>
+    asLength(straightLength(folds({ wish: fold, cloth }).stackMm)),
+  regions: ({ fold: { depthMm, shortenMm } }) => [
+    { name: 'old hem', fromMm: -(depthMm ?? 0), toMm: 0, layers: 4 },
+    { name: 'tuck', fromMm: 0, toMm: (shortenMm ?? 0) / 2, layers: 2 },
+  ],
+});
+
+/** A tuck above the factory hem, so that its look stays. */
+export const keptHem: Finish = {
+  id: 'kept-hem',
+  name: 'Kept hem',
+  family: 'turned',
+  about: 'Shortens ready-made trousers and keeps the worn look of their own hem.',
+  variants: [
+    {
+      id: 'seams',
+      name: 'caught at the seams',
+      costs: [said('seams', 'Quickest and can be let down again; the tuck may drop.')],
+    },
+    {
+      id: 'edge-stitched',
+      name: 'stitched down',
+      costs: [said('edge-stitched', 'Lies flat for good; one more line shows outside.')],
+    },
+    {
+      id: 'hand-caught',
+      name: 'caught by hand',
+      costs: [said('hand-caught', 'Nothing shows; takes the longest.')],
+    },
+    {
+      id: 'fused',
+      name: 'fused down',
+      costs: [said('fused', 'No more sewing; stiff, and it may come loose in the wash.')],
+    },
+  ],
+  fields: {
+    shortenMm: { name: 'Shorten by', neededBy: all, leastMm: 0, mostMm: 400, startMm: 50 },
+    depthMm: {
+      name: 'Depth of the old hem',
+      neededBy: [],
+      optionalFor: all,
+      leastMm: 3,
+      mostMm: 80,
+      startMm: 13,
+    },
+  },
+  schools: [],
+  needs: (variant) => ({
+    machineKinds: ['lockstitch', 'straight-stitch'],
+    patterns: ['straight'],
+    feet: ['zigzag', 'straight', 'zipper'],
+    ...(variant === 'fused' ? { besides: said('web', 'a strip of fusible web') } : {}),
+  }),
+  contradictions({ wish: { shortenMm } }) {
+    const tuck = (shortenMm ?? 0) / 2;
+    if (tuck >= shallowestTuckMm) return [];
+    return [
+      {
+        path: 'shortenMm',
+        message: `Shortening by ${shortenMm ?? 0} mm makes a tuck of ${tuck} mm, and a tuck holds from ${shallowestTuckMm} mm; shorten by ${2 * shallowestTuckMm} mm or more.`,
+      },
+    ];
+  },
+  folds,
+  steps,
+  startingValues({ wish, cloth, edge }) {
+    const { stackMm: stack } = folds({ wish, cloth });
+    return [
+      straightLength(stack),
+      needle(
+        {
+          cloth,
+          edge: { ...edge, thickestTimes: Math.max(crossingLayers.felled, edge.thickestTimes) },
+        },
+        stack,
+      ),
+      pressure(cloth, stack),
+    ];
+  },
+  nature: () => ({
+    hidden: 0.6,
+    sturdy: 0.6,
+    decorative: 0.2,
+    holdsFray: 3,
+    givesPercent: 12,
+    leastRadiusMm: 0,
+    thickestMm: Infinity,
+    turnsUp: false,
+    onlyWith: 'a factory hem that is there already',
+  }),
+  seamClass: () => null,
+  margin: () => ditchMargin,
+};

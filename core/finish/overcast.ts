@@ -1,0 +1,271 @@
+import type { Cloth } from '../cloth/cloth';
+import { foldedStrip } from '../fold/layer';
+import { mark } from '../fold/mark';
+import { stackMm } from '../fold/stack';
+import type { Pattern } from '../stitch/stitch';
+import type {
+  Finish,
+  FinishMargin,
+  FoldPlan,
+  StartingValue,
+  WorkRequest,
+  WorkStep,
+} from './finish';
+import type { FoldRequest } from './fold-request';
+import { asLength } from './parts/margin-parts';
+import { overcastMargin } from './parts/overcast-margin';
+import { said, step } from './parts/said';
+import { endsSchool } from './parts/schools';
+import { stage } from './parts/stages';
+import { guess, needle, pressure, zigzagLength } from './parts/starting';
+import { swingMargin } from './parts/swing-margin';
+import { changeTo, cut, ends, lastPress, testScrap } from './parts/work';
+
+/** How far the stitch reaches into the cloth when it is drawn, mm. */
+const reachMm = 5;
+const shownMm = 18;
+
+/** A = 0; what is trimmed off or joined is the allowance. Source: docs/formulas.md, “Folds”. */
+function folds({ wish, cloth: { thicknessMm } }: FoldRequest): FoldPlan {
+  const allowance = wish.seamAllowanceMm ?? 0;
+  const joins = wish.variant === 'join';
+  const trims = wish.variant === 'zigzag-trim';
+  const one = foldedStrip(allowance + shownMm, [], thicknessMm);
+  const stack = joins
+    ? [...one, ...foldedStrip(allowance + shownMm, [], thicknessMm, 'other side')]
+    : one;
+  const trimmed = stack.map((layer) => ({ ...layer, fromSMm: allowance, fromXMm: allowance }));
+  const layers = joins ? 2 : 1;
+  const edge = trims ? allowance : 0;
+  const needleLine = joins ? allowance : edge + reachMm;
+  const over = [edge - 0.6, needleLine] as const;
+  return {
+    allowanceMm: allowance,
+    marks: joins
+      ? [mark('seam', 'Seam line', allowance, 'stitch')]
+      : trims
+        ? [mark('trim', 'Trim to the stitching', allowance, 'cut')]
+        : [],
+    layersAtStitch: layers,
+    layersUnderNeedle: layers,
+    stackMm: stackMm(layers, thicknessMm),
+    stitchFromHemlineMm: null,
+    finishedDepthMm: 0,
+    ...(trims ? { trim: { needed: true, leaveMm: 0, cutAwayMm: allowance } } : {}),
+    stages: [
+      stage('flat', joins ? 'Both allowances together' : 'Flat cloth, raw edge at the left', stack),
+      stage('stitch', joins ? 'Joined and overcast in one pass' : 'Overcast', stack, {
+        stitchesXMm: [needleLine],
+        wrappedMm: over,
+      }),
+      ...(trims
+        ? [
+            stage('trimmed', 'Trimmed to the thread', trimmed, {
+              stitchesXMm: [needleLine],
+              wrappedMm: over,
+            }),
+          ]
+        : []),
+    ],
+  };
+}
+
+function steps(request: WorkRequest): WorkStep[] {
+  const { wish, cloth, schools } = request;
+  const { allowanceMm, layersAtStitch } = folds({ wish, cloth });
+  const machine = {
+    machine: 'lockstitch',
+    foot: wish.variant === 'zigzag' ? 'zigzag' : 'overcasting',
+  } as const;
+  const joins = wish.variant === 'join';
+  const when = schools['overcast-when'] === 'after' && !joins;
+  return [
+    cut(allowanceMm),
+    ...(joins
+      ? [
+          step(
+            'pin',
+            'table',
+            'Lay the two edges together, right sides in, and pin inside the seam line.',
+            {},
+            ['pins'],
+          ),
+        ]
+      : []),
+    ...(when
+      ? [step('assemble', machine, 'Sew the seam first, then finish both allowances together.')]
+      : []),
+    changeTo(wish.variant === 'zigzag' ? 'zigzag foot' : 'overcasting foot', machine),
+    testScrap(layersAtStitch),
+    step(
+      'sew',
+      machine,
+      wish.variant === 'zigzag-trim'
+        ? 'Zigzag {allowanceMm:fine} inside the raw edge.'
+        : joins
+          ? 'Let the raw edges run along the bar; the straight line of the stitch is the seam, {allowanceMm} in.'
+          : 'Let the raw edge run along the bar: the right swing just over it, the left one in the cloth.',
+      { allowanceMm },
+      ['needle'],
+    ),
+    ...(wish.variant === 'zigzag-trim'
+      ? [step('trim', 'table', 'Trim to the thread without cutting it.', {}, ['cutter'])]
+      : []),
+    ends(request, machine),
+    lastPress('Press flat, without stretching the edge.'),
+  ];
+}
+
+const names: readonly (readonly [id: string, name: string, cost: string])[] = [
+  ['zigzag', 'zigzag over the edge', 'Any machine that zigzags; thin cloth may curl under it.'],
+  ['zigzag-trim', 'zigzag, then trim', 'Flat on thin cloth; one more cut, close to the thread.'],
+  [
+    'woven',
+    'overcasting stitch, woven',
+    'Firm and flat; slower, and the stitch must be on the machine.',
+  ],
+  ['stretch', 'overcasting stitch, stretch', 'Stretches with a knit; takes more thread.'],
+  ['join', 'join and finish in one', 'Seam and edge in one pass; no letting out later.'],
+];
+
+/** The stitches that serve a variant, the one made for it first. */
+const patternsBy: Readonly<Record<string, readonly Pattern[]>> = {
+  'zigzag-trim': ['zigzag', 'three-step'],
+  zigzag: ['zigzag', 'three-step'],
+  woven: ['overcast-woven', 'zigzag', 'three-step'],
+  stretch: ['overcast-stretch', 'three-step', 'zigzag'],
+  join: ['overcast-woven', 'overcast-stretch', 'zigzag'],
+};
+
+/** The length for a stitch, by what it is for. */
+function lengthFor(variant: string, cloth: Cloth): StartingValue {
+  if (variant.startsWith('zigzag')) return zigzagLength(cloth);
+  const stretch = variant === 'stretch';
+  return guess(
+    'length',
+    'Stitch length',
+    stretch ? 3 : 2.5,
+    'mm',
+    said(
+      'overcast-length',
+      stretch ? 'Open enough to stretch.' : 'Rungs close enough to hold the threads.',
+    ),
+  );
+}
+
+/** The width to begin with where no margin asks for another. */
+function widthFor({ fray }: Pick<Cloth, 'fray'>): StartingValue {
+  return guess(
+    'width',
+    'Stitch width',
+    fray >= 2 ? 5 : 4,
+    'mm',
+    said(
+      'overcast-width',
+      fray >= 2 ? 'Reaches far in; this cloth frays.' : 'Enough for cloth that holds its edge.',
+    ),
+  );
+}
+
+/** A swing nearer to a raw edge than this draws it into a tunnel, mm. Starting guess. */
+const insideMm = 1;
+
+/** Sewn whole inside the edge, which is trimmed to it afterwards. */
+const trimMargin: FinishMargin = swingMargin({
+  words: {
+    reference: 'raw edge',
+    one: 'swing',
+    counted: 'swings',
+    good: 'lie flat inside the edge',
+    short: 'Nothing to trim',
+    over: 'Edge drawn in',
+    look: 'Before trimming, count the swings that reach the edge or draw it into a tunnel.',
+    checks: { overhang: 'overhang' },
+    faults: {
+      tunnels: { short: 'edge tunnels', long: 'the swing reaches the edge and draws it in' },
+    },
+  },
+  overhang: { loMm: -Infinity, hiMm: -insideMm },
+  below: '',
+  above: 'tunnels',
+  startingLength: ({ cloth }) => asLength(zigzagLength(cloth)),
+  regions: () => [{ name: 'cloth', fromMm: -Infinity, toMm: 0, layers: 1 }],
+  ruled: ({ cloth }) => ({ widthMm: asLength(widthFor(cloth)) }),
+});
+
+/** A raw edge held by thread on an ordinary machine. */
+export const overcast: Finish = {
+  id: 'overcast',
+  name: 'Overcast edge',
+  family: 'edge',
+  about: 'Holds a raw edge with thread; stands in for an overlocker.',
+  variants: names.map(([id, name, cost]) => ({ id, name, costs: [said(id, cost)] })),
+  fields: {
+    seamAllowanceMm: {
+      name: 'Allowance beyond the stitching',
+      neededBy: ['join'],
+      optionalFor: ['zigzag-trim'],
+      leastMm: 1,
+      mostMm: 60,
+      startMm: 6,
+    },
+  },
+  schools: [
+    {
+      id: 'overcast-when',
+      question: 'Overcast before or after assembling?',
+      variants: ['zigzag', 'zigzag-trim', 'woven', 'stretch'],
+      ways: [
+        {
+          id: 'before',
+          name: 'Each edge, before',
+          costs: [said('before', 'Seams press open; twice the length to sew.')],
+        },
+        {
+          id: 'after',
+          name: 'Both together, after',
+          costs: [said('after', 'Half the sewing; the seam stands to one side and is thicker.')],
+        },
+      ],
+    },
+    endsSchool,
+  ],
+  needs: (variant) => ({
+    machineKinds: ['lockstitch'],
+    patterns: patternsBy[variant] ?? ['zigzag'],
+    feet:
+      variant === 'zigzag' || variant === 'zigzag-trim'
+        ? ['overcasting', 'zigzag']
+        : ['overcasting'],
+  }),
+  contradictions: () => [],
+  folds,
+  steps,
+  startingValues({ wish, cloth, edge }) {
+    return [
+      lengthFor(wish.variant, cloth),
+      widthFor(cloth),
+      needle({ cloth, edge }, stackMm(1, cloth.thicknessMm)),
+      pressure(cloth, stackMm(1, cloth.thicknessMm)),
+    ];
+  },
+  nature: (variant) => ({
+    hidden: 0.4,
+    sturdy: variant === 'join' ? 0.5 : 0.35,
+    decorative: 0,
+    holdsFray: variant.startsWith('zigzag') ? 2 : 3,
+    givesPercent: variant === 'stretch' ? 100 : variant.startsWith('zigzag') ? 40 : 15,
+    leastRadiusMm: 20,
+    thickestMm: 3,
+    turnsUp: false,
+    edgeOnly: true,
+    ...(variant === 'join' ? { onlyWith: 'a second edge to be joined to' } : {}),
+  }),
+  seamClass: (variant) => (variant === 'join' ? '1.01' : '6.01'),
+  margin: (variant) =>
+    variant === 'zigzag-trim'
+      ? trimMargin
+      : overcastMargin(variant === 'join' ? 2 : 1, ({ cloth }) =>
+          asLength(lengthFor(variant, cloth)),
+        ),
+};

@@ -1,0 +1,61 @@
+import type { FinishMargin, MarginWords, SewingPlan } from '../finish';
+import type { FoldRequest } from '../fold-request';
+import { lineMargin } from './line-margin';
+import { asLength } from './margin-parts';
+import { straightLength } from './starting';
+
+/** A topstitch keeps this far from the fold it catches, mm. Starting guesses. */
+const nearestMm = 1;
+const farthestMm = 3.5;
+
+/** How a topstitched hem differs from another. */
+interface Topstitched {
+  /** The edge to be caught: the inner fold, or the finished raw edge of a hem turned once. */
+  readonly caught: string;
+  /** Layers between what is caught and the hemline. */
+  readonly layers: number;
+  folds(request: Pick<FoldRequest, 'wish' | 'cloth'>): { readonly stackMm: number };
+  readonly topstitchingThread?: boolean;
+}
+
+const depthMm = ({ fold }: SewingPlan) => fold.depthMm ?? 0;
+
+const words = (caught: string): MarginWords => ({
+  reference: caught,
+  one: 'stitch',
+  counted: 'stitches',
+  good: 'catch the hem',
+  short: 'Missed the hem',
+  over: 'Too far in',
+  look: 'Look inside: does the stitching hold the edge all along, with no loose lip?',
+  checks: { catch: 'catch', from: caught },
+  faults: {
+    'misses-fold': {
+      short: `misses the ${caught}`,
+      long: `the stitching falls off the ${caught}`,
+    },
+    'loose-lip': { short: 'loose lip', long: `the ${caught} stands loose as a lip` },
+  },
+});
+
+/**
+ * A topstitched fold: the distance from the stitch to the inner fold, which itself rides the
+ * guide, or else the hemline does, a hem's depth to its right.
+ * Source: docs/formulas.md, “Checks per finish”.
+ */
+export function catchMargin(hem: Topstitched): FinishMargin {
+  return lineMargin({
+    words: words(hem.caught),
+    check: 'catch',
+    window: () => [nearestMm, farthestMm],
+    below: 'misses-fold',
+    above: 'loose-lip',
+    outer: { name: 'hemline', beyondMm: depthMm },
+    startingLength: ({ fold, cloth }) =>
+      asLength(straightLength(hem.folds({ wish: fold, cloth }).stackMm, hem.topstitchingThread)),
+    regions: (plan) => [
+      { name: 'garment', fromMm: -Infinity, toMm: 0, layers: 1 },
+      { name: 'hem', fromMm: 0, toMm: depthMm(plan), layers: hem.layers },
+    ],
+  });
+}

@@ -1,0 +1,96 @@
+import type { MarginSettings } from '../../margin/set-up';
+import { feedSpreadMm } from '../../margin/drift';
+import type {
+  ClothRegion,
+  FinishMargin,
+  MarginWords,
+  Reasoned,
+  RuledDials,
+  SewingPlan,
+} from '../finish';
+import { noSwing } from './margin-parts';
+import { said } from './said';
+
+/** Cloth fed into a scroll, where only the hand decides how much. */
+interface Fed {
+  readonly check: string;
+  /** The value with no drift, and the window it must keep to, mm. */
+  fedMm(plan: SewingPlan): number;
+  window(plan: SewingPlan): readonly [loMm: number, hiMm: number];
+  /** From the needle to the finished edge, and from there to the raw edge in front of the foot. */
+  edgeFromNeedleMm(plan: SewingPlan): number;
+  rawEdgeFromEdgeMm(plan: SewingPlan): number;
+  /** How deep the cloth lies folded behind the foot. */
+  depthMm(plan: SewingPlan): number;
+  startingLength(plan: SewingPlan): Reasoned<number>;
+  ruled?(plan: SewingPlan): RuledDials;
+  readonly reason: string;
+}
+
+const words = (check: string): MarginWords => ({
+  reference: 'raw edge',
+  one: 'stitch',
+  counted: 'stitches',
+  good: 'lie in a full, shut roll',
+  short: 'Raw edge out',
+  over: 'Roll crammed',
+  look: 'Count the places where the raw edge has come out, and those where the roll is crammed.',
+  checks: { [check]: 'fed' },
+  faults: {
+    escapes: { short: 'raw edge escapes', long: 'the raw edge escapes from the scroll' },
+    crams: { short: 'roll crams', long: 'the scroll takes too much and crams' },
+  },
+});
+
+/**
+ * A hem that a scroll turns: what is fed in must fill the roll and not cram it. No dial helps;
+ * the needle stands where it passes the foot.
+ * Source: docs/formulas.md, “Checks per finish”.
+ */
+export function fedMargin(fed: Fed): FinishMargin {
+  const rawEdgeMm = (plan: SewingPlan, { needlePositionMm }: MarginSettings) =>
+    needlePositionMm + fed.edgeFromNeedleMm(plan) + fed.rawEdgeFromEdgeMm(plan);
+  return {
+    words: words(fed.check),
+    countedCheck: fed.check,
+    checks(plan) {
+      const [loMm, hiMm] = fed.window(plan);
+      return [
+        {
+          name: fed.check,
+          source: 'feed',
+          k: 1,
+          loMm,
+          hiMm,
+          below: 'escapes',
+          above: 'crams',
+          v0: { constantMm: fed.fedMm(plan), width: 0, needlePosition: 0, guide: 0 },
+        },
+      ];
+    },
+    baseSpreadMm: () => ({ feed: feedSpreadMm }),
+    startingLength: (plan) => fed.startingLength(plan),
+    dialReasons(plan) {
+      const [loMm, hiMm] = fed.window(plan);
+      const values = { fedMm: fed.fedMm(plan), loMm, hiMm };
+      return {
+        widthMm: fed.ruled?.(plan).widthMm?.because ?? [noSwing],
+        needlePositionMm: [said('fed', fed.reason, values)],
+        guideMm: [said('scroll', 'The scroll folds; your hand feeds.')],
+      };
+    },
+    regions(plan): ClothRegion[] {
+      const toEdge = -fed.rawEdgeFromEdgeMm(plan);
+      const depth = fed.depthMm(plan);
+      return [
+        { name: 'garment', fromMm: -Infinity, toMm: toEdge - depth, layers: 1 },
+        { name: 'turned in', fromMm: toEdge - depth, toMm: toEdge, layers: 3, only: 'behind' },
+        { name: 'to be turned in', fromMm: toEdge - depth, toMm: 0, layers: 1, only: 'before' },
+      ];
+    },
+    references: (plan, dials) => [
+      { source: 'feed', name: 'raw edge', atMm: rawEdgeMm(plan, dials), onlyBefore: true },
+    ],
+    ...(fed.ruled ? { ruled: fed.ruled } : {}),
+  };
+}

@@ -1,0 +1,147 @@
+import type { Cloth } from '../../cloth/cloth';
+import { startingNeedle } from '../../kit/needle';
+import type { StartingValue, WorkRequest } from '../finish';
+import { said } from './said';
+
+/** A starting guess with its reason. */
+export function guess(
+  id: string,
+  name: string,
+  value: number | string,
+  unit: 'mm' | '',
+  ...because: StartingValue['because']
+): StartingValue {
+  return { id, name, value, unit, because, startingGuess: true };
+}
+
+/** Straight and topstitch length: 2.0 + 0.35 × stack, 1.8 … 4.0; with topstitching thread + 0.5. */
+export function straightLengthMm(stackMm: number, topstitchingThread = false): number {
+  const length = Math.min(4, Math.max(1.8, 2 + 0.35 * stackMm));
+  return topstitchingThread ? length + 0.5 : length;
+}
+
+/** The stitch length of a line of straight stitching. Source: docs/formulas.md. */
+export function straightLength(stackMm: number, topstitchingThread = false): StartingValue {
+  return guess(
+    'length',
+    'Stitch length',
+    straightLengthMm(stackMm, topstitchingThread),
+    'mm',
+    topstitchingThread
+      ? said('topstitch-length', 'Longer for a stack of {stackMm:fine} and for thick thread.', {
+          stackMm,
+        })
+      : said('straight-length', 'For a stack of {stackMm:fine}; longer over more.', { stackMm }),
+  );
+}
+
+/** What each construction wants of a needle's point. */
+const points = {
+  woven: 'universal',
+  knit: 'ball point',
+  pile: 'universal',
+  felted: 'universal',
+  sheer: 'sharp, fine',
+} as const;
+
+/** A stack that is thicker than this wants the next needle up, mm. */
+const thickCrossingMm = 4;
+
+function needleReasons(
+  { weightGsm }: Cloth,
+  it: { size: number; alternative: number; finest: number; thickestMm: number },
+) {
+  const byWeight = said('needle', 'For {weightGsm} g/m² {size}, or {alternative} if it skips.', {
+    weightGsm: Math.round(weightGsm),
+    size: it.size,
+    alternative: it.alternative,
+  });
+  if (it.finest <= it.size) return [byWeight];
+  const raised =
+    it.finest > it.alternative
+      ? said('needle-thread', 'Thick thread wants an eye of 100 or more.')
+      : said('needle-crossing', 'Stronger here for a crossing of {thickestMm:fine}.', {
+          thickestMm: it.thickestMm,
+        });
+  return [byWeight, raised];
+}
+
+/**
+ * Needle size by weight and by the stack where the thickest seam crosses, point by construction.
+ *
+ * @param stackMm of the hem between crossings
+ */
+export function needle(
+  { cloth, edge }: Pick<WorkRequest, 'cloth' | 'edge'>,
+  stackMm: number,
+  topstitchingThread = false,
+): StartingValue {
+  const thickestMm = stackMm * edge.thickestTimes;
+  const { size, alternative } = startingNeedle(cloth.weightGsm);
+  const raised = thickestMm > thickCrossingMm ? alternative : size;
+  const finest = topstitchingThread ? Math.max(100, raised) : raised;
+  const dense = cloth.construction === 'woven' && cloth.weightGsm >= 280;
+  return guess(
+    'needle',
+    'Needle',
+    `${finest} ${dense ? 'denim point' : points[cloth.construction]}`,
+    '',
+    ...needleReasons(cloth, { size, alternative, finest, thickestMm }),
+  );
+}
+
+/** Presser pressure: less for lofty, stretchy or fine cloth, more for thick stacks. */
+export function pressure(cloth: Cloth, stackMm: number): StartingValue {
+  const gentle =
+    cloth.construction === 'pile' || cloth.stretchPercent >= 15 || cloth.weightGsm < 80;
+  const [value, why] = gentle
+    ? (['a little less', 'Fine, lofty or stretchy cloth creeps under a heavy foot.'] as const)
+    : stackMm > 3
+      ? (['a little more', 'A thick stack lifts the foot.'] as const)
+      : (['normal', 'Nothing about this cloth asks for another.'] as const);
+  return guess('pressure', 'Presser pressure', value, '', said('pressure', why));
+}
+
+/** Overcast zigzag: 1.5 long, 2.0 above 250 g/m². */
+export function zigzagLength(cloth: Cloth): StartingValue {
+  const heavy = cloth.weightGsm > 250;
+  return guess(
+    'length',
+    'Stitch length',
+    heavy ? 2 : 1.5,
+    'mm',
+    said('zigzag-length', heavy ? 'Longer above 250 g/m².' : 'Close enough to hold the threads.'),
+  );
+}
+
+/** An overlocker's differential: by stretch for knits, below 1 for sheers, more to ease. */
+export function differential(cloth: Cloth, eased: boolean): StartingValue {
+  const byStretch = Math.min(2, 1 + cloth.stretchPercent / 100);
+  const [value, why] = eased
+    ? ([Math.max(1.5, byStretch), 'Gathers the full edge in as it sews.'] as const)
+    : cloth.construction === 'knit'
+      ? ([byStretch, 'By its stretch, so that the edge does not wave.'] as const)
+      : cloth.construction === 'sheer'
+        ? ([0.8, 'Holds a sheer cloth taut, so that it does not pucker.'] as const)
+        : ([1, 'Firm cloth wants none.'] as const);
+  return guess(
+    'differential',
+    'Differential feed',
+    Math.round(value * 10) / 10,
+    '',
+    said('differential', why),
+    said('rebalance', 'Balance the loopers again after changing it.'),
+  );
+}
+
+/** An overlocker's stitch length: 2.5 ordinary, 3.2 heavy. */
+export function overlockLength(cloth: Cloth): StartingValue {
+  const heavy = cloth.weightGsm > 300;
+  return guess(
+    'length',
+    'Stitch length',
+    heavy ? 3.2 : 2.5,
+    'mm',
+    said('overlock-length', heavy ? 'Longer on heavy cloth.' : 'The ordinary length.'),
+  );
+}

@@ -1,0 +1,166 @@
+import type { Finish, WorkRequest, WorkStep } from './finish';
+import type { FoldRequest } from './fold-request';
+import {
+  overlocked,
+  overlockGuide,
+  presserLift,
+  threaded,
+  widerThanAllowance,
+} from './parts/overlock';
+import { said, step } from './parts/said';
+import { differential, guess, needle } from './parts/starting';
+import { cut, testScrap } from './parts/work';
+
+const all = ['three-thread', 'two-thread', 'fluffy'];
+const machine = { machine: 'overlocker', foot: null } as const;
+
+const folds = (request: FoldRequest) => overlocked(request, true);
+
+function steps(request: WorkRequest): WorkStep[] {
+  const { wish, cloth } = request;
+  const { allowanceMm, trim } = folds({ wish, cloth });
+  const threads = wish.variant === 'two-thread' ? 2 : 3;
+  return [
+    cut(allowanceMm),
+    step(
+      'finger',
+      machine,
+      'Set the machine to rolled hem: stitch finger drawn back, right needle only.',
+      {},
+      ['power-off', 'knife'],
+    ),
+    step(
+      'thread',
+      machine,
+      wish.variant === 'fluffy'
+        ? 'Thread {threads} threads, the fluffy one in the upper looper; it fills the edge.'
+        : 'Thread {threads} threads.',
+      { threads },
+      ['power-off'],
+    ),
+    testScrap(1),
+    step(
+      'tension',
+      machine,
+      threads === 3
+        ? 'Tighten the lower looper until the upper thread wraps the edge and nothing of the lower is seen from above.'
+        : 'Tighten the needle thread until the looper thread wraps the edge.',
+    ),
+    step(
+      'sew',
+      machine,
+      'Keep the raw edge {allowanceMm} from the needle; the knife leaves {leaveMm:fine}, which rolls under. Hold the cloth taut, front and back.',
+      { allowanceMm, leaveMm: trim?.leaveMm ?? 0 },
+      ['knife', 'pins'],
+    ),
+    step(
+      'ends',
+      'hand',
+      'Thread the chain back into the roll, or seal it with a drop of fray check and cut it close.',
+    ),
+  ];
+}
+
+/** A tiny roll wrapped in thread on the overlocker. */
+export const sergedRolled: Finish = {
+  id: 'serged-rolled',
+  name: 'Serged rolled hem',
+  family: 'rolled',
+  about: 'A fine corded edge for sheers, scarves and flounces, without pressing.',
+  variants: [
+    {
+      id: 'three-thread',
+      name: 'three threads',
+      costs: [said('three', 'Closest wrap; stiffens soft cloth a little.')],
+    },
+    {
+      id: 'two-thread',
+      name: 'two threads',
+      costs: [said('two', 'Softest and lightest; needs a machine that sews with two.')],
+    },
+    {
+      id: 'fluffy',
+      name: 'fluffy looper thread',
+      costs: [said('fluffy', 'Covers best and stretches; melts under a hot iron.')],
+    },
+  ],
+  fields: {
+    seamAllowanceMm: {
+      name: 'Needle from the raw edge',
+      neededBy: [],
+      optionalFor: all,
+      leastMm: 1,
+      mostMm: 40,
+      startMm: 6,
+    },
+    depthMm: {
+      name: 'Cutting width',
+      neededBy: [],
+      optionalFor: all,
+      leastMm: 1,
+      mostMm: 6,
+      startMm: 3,
+    },
+  },
+  schools: [],
+  needs: (variant) => ({
+    machineKinds: ['overlocker'],
+    patterns: [variant === 'two-thread' ? 'rolled-two' : 'rolled-three'],
+    feet: [],
+    ...(variant === 'fluffy' ? { besides: said('fluffy', 'a spool of fluffy nylon thread') } : {}),
+  }),
+  contradictions: ({ wish }) => widerThanAllowance(wish),
+  folds,
+  steps,
+  startingValues({ wish, cloth, edge }) {
+    const fluffy = wish.variant === 'fluffy';
+    const plan = folds({ wish, cloth });
+    const two = wish.variant === 'two-thread';
+    return [
+      threaded(
+        two ? 2 : 3,
+        'right needle',
+        two
+          ? 'One looper only; the upper one is shut off.'
+          : 'The narrow stitch, off the smallest tongue.',
+      ),
+      guess(
+        'length',
+        'Stitch length',
+        fluffy ? 1.2 : 1,
+        'mm',
+        said('rolled-length', 'Close, 0.7 to 1.5; open it up if the edge stiffens.'),
+      ),
+      guess(
+        'cutting-width',
+        'Cutting width',
+        wish.depthMm ?? 3,
+        'mm',
+        said('rolled-width', 'What is left to roll under.'),
+      ),
+      differential(cloth, false),
+      guess(
+        'loopers',
+        'Lower looper',
+        'much tighter',
+        '',
+        said('rolled-loopers', 'It pulls the edge into the roll.'),
+      ),
+      overlockGuide(plan),
+      presserLift(plan.stackMm),
+      needle({ cloth, edge }, cloth.thicknessMm),
+    ];
+  },
+  nature: () => ({
+    hidden: 0.3,
+    sturdy: 0.4,
+    decorative: 0.5,
+    holdsFray: 2,
+    givesPercent: 60,
+    leastRadiusMm: 30,
+    thickestMm: 0.45,
+    turnsUp: false,
+  }),
+  seamClass: () => '6.01',
+  margin: () => null,
+};

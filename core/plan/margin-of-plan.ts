@@ -1,0 +1,14 @@
+import { Impossible } from '../impossible';
+import type { Finish, FinishMargin } from '../finish/finish';
+
+/**
+ * The part of a finish that its dials are solved by.
+ *
+ * @throws Impossible where a finish has starting values only
+ */
+export function marginOfPlan(finish: Finish, variant: string): FinishMargin {
+  const margin = finish.margin(variant);
+  if (margin) return margin;
+  const message = `The dials of ${finish.id}, ${variant}, are not solved for a margin; it has starting values only.`;
+  throw new Impossible([{ path: 'finish', message }]);
+}

@@ -1,0 +1,60 @@
+import { completed } from '../finish/fold-request';
+import type { Finish, School, StartingValue, WorkRequest, WorkStep } from '../finish/finish';
+import { machineValues } from '../finish/threading';
+import { foldPlanOf, refuseFold } from './fold-plan';
+
+/** The schools that matter for a variant. */
+export function schoolsFor(finish: Finish, variant: string): School[] {
+  return finish.schools.filter(({ variants }) => variants?.includes(variant) ?? true);
+}
+
+/** The way taken for each school: the first of these choices that is one, else the first way. */
+export function chosenWays(
+  finish: Finish,
+  variant: string,
+  ...choices: readonly Readonly<Record<string, string>>[]
+): Record<string, string> {
+  return Object.fromEntries(
+    schoolsFor(finish, variant).map(({ id, ways }) => {
+      const wanted = choices.map((choice) => choice[id]);
+      const way = wanted.find((wish) => ways.some((known) => known.id === wish));
+      return [id, way ?? ways[0]?.id ?? ''];
+    }),
+  );
+}
+
+function ready(finish: Finish, request: WorkRequest): WorkRequest {
+  refuseFold(finish, request);
+  return { ...request, wish: completed(finish.fields, request.wish) };
+}
+
+/** The work from cutting to the last pressing. @throws Impossible when it can't be folded so */
+export function stepsOf(finish: Finish, request: WorkRequest): WorkStep[] {
+  return finish.steps(ready(finish, request));
+}
+
+/**
+ * What to set and put in before the first test: the finish's own values, and after them whatever
+ * else its machine takes. @throws Impossible when it can't be folded so
+ */
+export function startingValuesOf(finish: Finish, request: WorkRequest): StartingValue[] {
+  const own = finish.startingValues(ready(finish, request));
+  const [kind] = finish.needs(request.wish.variant).machineKinds;
+  const rest = kind
+    ? machineValues(
+        kind,
+        request.cloth,
+        foldPlanOf(finish, request).stackMm,
+        request.edge.thickestTimes,
+      )
+    : [];
+  return [...own, ...rest.filter(({ id }) => !own.some((value) => value.id === id))];
+}
+
+/** How often the work goes to another machine or foot, beyond the first. */
+export function machineChanges(steps: readonly WorkStep[]): number {
+  const stations = steps.flatMap(({ at }) =>
+    typeof at === 'string' ? [] : [`${at.machine} ${at.foot ?? ''}`],
+  );
+  return stations.filter((station, i) => i > 0 && station !== stations[i - 1]).length;
+}

@@ -1,0 +1,115 @@
+import type { DialSettings } from '../kit/dial-steps';
+import { beliefFor } from '../margin/belief';
+import type { DriftSource, Fault } from '../margin/check';
+import { bySource, chanceOf, marginOf, type Margin } from '../margin/margin';
+import type { SetUp } from '../margin/set-up';
+import { countedHoles } from '../stitch/counted-holes';
+import { needlePath, type Hole } from '../stitch/needle-path';
+import { repeatLengthMm } from '../stitch/pitch';
+import { repeatOf } from '../stitch/repeat';
+import { driftAt, evenDraws } from './draw';
+
+/** A counted stitch of the swatch: where it lies, how the edge had drifted, what went wrong. */
+export interface SwatchStitch {
+  readonly yMm: number;
+  readonly driftMm: Partial<Readonly<Record<DriftSource, number>>>;
+  /** The fault it meets first; null for a sound stitch. */
+  readonly fault: Fault | null;
+}
+
+/** A hole as it lies in the cloth: the edge is straight there, and the needle wanders. */
+export interface SwatchHole extends Hole {
+  /** Across the cloth from the first reference, mm to the right. */
+  readonly fromReferenceMm: number;
+  /** Its counted stitch, by its place in the list; null for the holes between. */
+  readonly stitch: number | null;
+}
+
+/** A length of seam as a setting would probably sew it. */
+export interface Swatch {
+  readonly lengthMm: number;
+  readonly stitches: readonly SwatchStitch[];
+  readonly holes: readonly SwatchHole[];
+  readonly faults: number;
+  /** The faults by their names. */
+  readonly byFault: Readonly<Record<Fault, number>>;
+  /** What the chance leads one to expect of so many stitches. */
+  readonly expectedFaults: number;
+}
+
+function faultOf(margins: readonly Margin[], driftMm: SwatchStitch['driftMm']): Fault | null {
+  for (const { source, fromMm, toMm, leftFault, rightFault } of margins) {
+    const drift = driftMm[source] ?? 0;
+    if (drift < fromMm) return leftFault;
+    if (drift > toMm) return rightFault;
+  }
+  return null;
+}
+
+/** Drift between two counted stitches, on the straight line between theirs. */
+function driftBetween(stitches: readonly SwatchStitch[], source: DriftSource, yMm: number) {
+  const after = stitches.findIndex((stitch) => stitch.yMm >= yMm);
+  const [left, right] = [stitches[Math.max(0, after - 1)], stitches.at(after)];
+  if (!left || !right) return 0;
+  const [a, b] = [left.driftMm[source] ?? 0, right.driftMm[source] ?? 0];
+  if (after <= 0) return after === 0 ? b : (stitches.at(-1)?.driftMm[source] ?? 0);
+  const share = right.yMm > left.yMm ? (yMm - left.yMm) / (right.yMm - left.yMm) : 1;
+  return a + (b - a) * Math.min(1, Math.max(0, share));
+}
+
+/**
+ * A seeded draw of a seam: each counted stitch draws its drift, source by source, from the very
+ * beliefs that the chance is worked out from, so that counted and predicted faults agree.
+ * Source: docs/formulas.md, “The swatch”.
+ *
+ * @param referenceMm where the first reference lies across the machine with no drift
+ * @param source what that reference drifts by
+ */
+export function sewSwatch(
+  set: SetUp,
+  dials: DialSettings,
+  first: {
+    readonly atMm: number;
+    readonly source: DriftSource;
+    readonly onlyBefore?: boolean;
+  },
+  lengthMm: number,
+  seed: number,
+): Swatch {
+  const next = evenDraws(seed);
+  const margins = [...bySource(set.checks).values()].map((checks) => marginOf(checks, dials));
+  const repeatMm = repeatLengthMm(set.stitch, dials.lengthMm, set.machine);
+  const repeats = Math.max(1, Math.floor(lengthMm / repeatMm));
+  const pitch = repeatMm / repeatOf(set.stitch).stitches;
+  const vs = countedHoles(set.stitch).map(({ v }) => v);
+  const stitches = Array.from({ length: repeats }, (_, repeat) =>
+    vs.map((v): SwatchStitch => {
+      const driftMm = Object.fromEntries(
+        margins.map(({ source }) => [source, driftAt(beliefFor(set.beliefs, source), next())]),
+      );
+      return { yMm: repeat * repeatMm + v * pitch, driftMm, fault: faultOf(margins, driftMm) };
+    }),
+  ).flat();
+  const counted = countedHoles(set.stitch);
+  const perRepeat = repeatOf(set.stitch).penetrations.length;
+  const holes = needlePath(set.stitch, dials, repeats, set.machine).map((hole, i): SwatchHole => {
+    const which = counted.findIndex(
+      ({ u, v, role }) => u === hole.u && v === hole.v && role === hole.role,
+    );
+    const stitch = which < 0 ? null : Math.floor(i / perRepeat) * counted.length + which;
+    // What is gone behind the needle moves no hole: a roll is sewn where it is, full or not.
+    const drift = first.onlyBefore ? 0 : driftBetween(stitches, first.source, hole.yMm);
+    return { ...hole, fromReferenceMm: hole.xMm - first.atMm - drift, stitch };
+  });
+  const bad = stitches.flatMap(({ fault }) => (fault === null ? [] : [fault]));
+  return {
+    lengthMm: repeats * repeatMm,
+    stitches,
+    holes,
+    faults: bad.length,
+    byFault: Object.fromEntries(
+      [...new Set(bad)].map((fault) => [fault, bad.filter((it) => it === fault).length]),
+    ),
+    expectedFaults: stitches.length * (1 - chanceOf(margins, set.beliefs)),
+  };
+}

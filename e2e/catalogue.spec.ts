@@ -1,0 +1,224 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { catalogue } from '../core/finish/catalogue';
+import { startingWish } from '../core/finish/wishes.fixture';
+import { expect, test, type App } from './app.fixture';
+
+interface Plan {
+  version: number;
+  finish: string;
+  fold: { variant: string; depthMm?: number };
+  ticks: string[];
+  schools: Record<string, string>;
+  settings: object | null;
+}
+
+async function plan(app: App, id: string, patch: object): Promise<void> {
+  const { version } = await app.api<Plan>(`plans/${id}`);
+  const answer = await fetch(`${app.address}/api/plans/${id}`, {
+    method: 'PATCH',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ version, settings: null, ...patch }),
+  });
+  expect(answer.status).toBe(200);
+}
+
+const serious = async (page: Page) =>
+  (await new AxeBuilder({ page }).analyze()).violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(({ id, nodes }) => [id, nodes.map(({ html }) => html)]);
+
+for (const finish of catalogue) {
+  const { id, variants } = finish;
+  test(`${id}: every variant opens, folds, lists its work and its starting values`, async ({
+    page,
+    app,
+  }) => {
+    for (const { id: variant } of variants) {
+      await plan(app, 'plan-tabard', { finish: id, fold: startingWish(finish, variant) });
+      await page.goto(`${app.address}/edges/edge-tabard/folds`);
+      await expect(page.getByRole('img', { name: 'Section through the hem' })).toBeVisible();
+      const stageNumber = page.getByText(/^\d of \d$/);
+      const stages = Number((await stageNumber.innerText()).at(-1));
+      for (let i = 0; i < stages; i++) await page.keyboard.press('ArrowLeft');
+      await expect(stageNumber).toHaveText(`1 of ${stages}`);
+      for (let i = 0; i < stages; i++) await page.keyboard.press('ArrowRight');
+      await expect(stageNumber).toHaveText(`${stages} of ${stages}`);
+      await expect(page.getByText(/\d layers?$/).first()).toBeVisible();
+
+      await page.getByRole('tab', { name: 'Marks on the flat cloth' }).click();
+      await expect(page.getByRole('img', { name: /^Flat cloth/ })).toBeVisible();
+      await page.getByRole('tab', { name: /The work/ }).click();
+      await expect(page.getByRole('tabpanel').getByRole('checkbox').nth(2)).toBeVisible();
+      await expect(page.getByRole('tabpanel')).not.toContainText(/[{}]|NaN|undefined/);
+
+      await page.keyboard.press('5');
+      await expect(page).toHaveURL(/setting$/);
+      const slip = page.getByRole('complementary');
+      await expect(slip.getByRole('heading').first()).toContainText(finish.name);
+      await expect(slip).not.toContainText(/[{}]|NaN|undefined/);
+    }
+    expect(await serious(page)).toEqual([]);
+  });
+}
+
+test('by mouse: from a look at the finishes to a neck bound, its opening and its ticks', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.address}/edges/edge-veil/finish`);
+  const slip = page.getByRole('complementary');
+  await page.getByRole('radio', { name: 'Bound', exact: true }).click();
+  await expect(page.getByRole('list', { name: 'Finishes' }).getByRole('listitem')).toHaveCount(1);
+  await page.getByRole('button', { name: /^Bound edge/ }).click();
+  await slip.getByRole('radio', { name: /knit strip/ }).click();
+  const needs = slip.getByText('Not in your kit yet.', { exact: false }).locator('..');
+  await expect(needs).toContainText('Needs a coverstitch machine');
+  await slip.getByRole('radio', { name: /^double-fold bias/ }).click();
+  await slip.getByRole('radio', { name: 'Binder foot' }).click();
+  // Looking changes nothing: the plan is still the blind hem.
+  await expect(page.getByRole('link', { name: /Finish Blind hem/ })).toBeVisible();
+  await slip.getByRole('button', { name: /^Take bound edge/ }).click();
+  await expect(page.getByRole('link', { name: /Finish Bound edge/ })).toBeVisible();
+  await slip.getByRole('button', { name: 'On to the folds' }).click();
+
+  const cutOff = page.getByLabel('Allowance to cut off first');
+  await cutOff.fill('5/8 in');
+  await cutOff.press('Enter');
+  await expect(slip.getByText('15.9 mm').first()).toBeVisible();
+  await page.getByRole('link', { name: /Edge/ }).first().click();
+  await page.getByLabel('Shape').selectOption('inside-curve');
+  await page.getByLabel('Length along the edge').fill('508');
+  await page.getByLabel('Length along the edge').press('Enter');
+  await page.getByLabel(/What has to pass/).fill('640');
+  await page.getByLabel(/What has to pass/).press('Enter');
+  await page.getByRole('link', { name: /Folds/ }).click();
+  await expect(slip.getByText(/The opening grows from 508 mm to/)).toContainText('607.7 mm');
+  await expect(slip.getByText(/640 mm has to pass/)).toBeVisible();
+
+  await page.getByRole('tab', { name: /The work/ }).click();
+  const boxes = page.getByRole('tabpanel').getByRole('checkbox');
+  await boxes.nth(0).check();
+  await boxes.nth(1).check();
+  await expect(page.getByText(/^2 of \d+ done$/)).toBeVisible();
+  await expect(page.getByText('Draw the strip through the binder', { exact: false })).toBeVisible();
+  await expect.poll(async () => (await app.api<Plan>('plans/plan-veil')).ticks).toHaveLength(2);
+  await page.reload();
+  await expect(page.getByText(/^2 of \d+ done$/)).toBeVisible();
+  await expect(page.getByRole('tabpanel').getByRole('checkbox').nth(1)).toBeChecked();
+});
+
+test('a school chosen once is the default on the next edge', async ({ page, app }) => {
+  await page.goto(`${app.address}/edges/edge-trousers/finish`);
+  const slip = page.getByRole('complementary');
+  await slip.getByRole('radio', { name: 'From the right side' }).click();
+  await page.goto(`${app.address}/edges/edge-tabard/finish?look=single-hem.overcast`);
+  await expect(slip.getByRole('radio', { name: /^From the right side/ })).toBeChecked();
+});
+
+test('by keyboard alone: look, take, tick, undo', async ({ page, app }) => {
+  await page.goto(`${app.address}/edges/edge-tabard/finish`);
+  const tabTo = async (name: RegExp) => {
+    for (let i = 0; i < 90; i++) {
+      await page.keyboard.press('Tab');
+      const text = await page.evaluate(() => {
+        const at = document.activeElement as HTMLElement | null;
+        return at?.getAttribute('aria-label') ?? at?.textContent ?? '';
+      });
+      if (name.test(text)) return;
+    }
+    throw new Error(`Nothing called ${name} can be reached by Tab.`);
+  };
+  await expect(page.getByRole('button', { name: /^French seam/ })).toBeVisible();
+  await tabTo(/^French seam/);
+  await page.keyboard.press('Enter');
+  await tabTo(/^Take french seam/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('link', { name: /Finish French seam/ })).toBeVisible();
+  await page.keyboard.press('4');
+  const title = page.locator('p[aria-live=polite]').first();
+  await expect(title).toContainText('Second seam');
+  await page.keyboard.press('ArrowLeft');
+  await expect(title).toContainText('Turned, right sides together');
+  await page.keyboard.press('ArrowRight');
+  await expect(title).toContainText('Second seam');
+  await page.getByRole('tab', { name: 'Fold', exact: true }).focus();
+  await page.keyboard.press('End');
+  await expect(page.getByText(/^0 of \d+ done$/)).toBeVisible();
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Space');
+  await expect(page.getByText(/^1 of \d+ done$/)).toBeVisible();
+  await page.locator('body').evaluate(() => (document.activeElement as HTMLElement).blur());
+  await expect
+    .poll(async () => {
+      await page.keyboard.press('Control+z');
+      return (await app.api<Plan>('plans/plan-tabard')).finish;
+    })
+    .toBe('blind-hem');
+});
+
+test('two or three side by side, kept in a reload', async ({ page, app }) => {
+  await page.goto(`${app.address}/edges/edge-cape/finish`);
+  const tick = async (name: RegExp) => {
+    const box = page.getByRole('checkbox', { name });
+    await box.click();
+    await expect(box).toBeChecked();
+  };
+  await tick(/^Compare Blind hem, flat edge/);
+  await expect(page.getByRole('button', { name: 'Tick two to compare' })).toBeDisabled();
+  await tick(/^Compare Double turned hem/);
+  await tick(/^Compare Serged edge/);
+  await page.getByRole('button', { name: 'Compare 3' }).click();
+  const table = page.getByRole('table').filter({ hasText: 'Machine changes' });
+  await expect(table.getByRole('columnheader')).toHaveCount(3);
+  const row = (name: RegExp) => table.getByRole('row', { name });
+  await expect(row(/^Allowance/)).toContainText('48 mm');
+  await expect(row(/^Layers at the stitch/)).toContainText('3');
+  await expect(row(/^Stack over/)).toContainText('4.2 mm');
+  await page.getByLabel('Over').selectOption('felled');
+  await expect(row(/^Stack over a felled seam/)).toContainText('8.4 mm');
+  await page.reload();
+  await expect(table.getByRole('columnheader')).toHaveCount(3);
+  await page.getByRole('button', { name: 'All finishes' }).click();
+  await expect(page.getByRole('list', { name: 'Finishes' })).toBeVisible();
+});
+
+test('awkward lengths are refused at their field, and nothing is lost', async ({ page, app }) => {
+  await plan(app, 'plan-flounce', {
+    finish: 'french-seam',
+    fold: { variant: 'plain', seamAllowanceMm: 15, secondPassMm: 6 },
+  });
+  await page.goto(`${app.address}/edges/edge-flounce/folds`);
+  const second = page.getByLabel('Second pass from the fold');
+  await second.fill('15');
+  await second.press('Enter');
+  await expect(page.getByRole('alert').filter({ hasText: 'no first pass' })).toContainText(
+    'a second pass up to',
+  );
+  await second.press('Escape');
+  await expect(second).toHaveValue('6');
+
+  // A cloth too thick for the seam that was planned: the plan stays, and says what would fit.
+  await plan(app, 'plan-flounce', {
+    fold: { variant: 'plain', seamAllowanceMm: 8, secondPassMm: 6 },
+  });
+  await page.goto(`${app.address}/edges/edge-flounce/cloth`);
+  await page.getByRole('radio', { name: /Wool flannel/ }).click();
+  await expect(page.getByRole('link', { name: /Folds needs a look/ })).toBeVisible();
+  await page.keyboard.press('4');
+  await expect(page.getByRole('alert').first()).toContainText('leave no first pass');
+  await page.getByLabel('Seam allowance in all').fill('15');
+  await page.getByLabel('Seam allowance in all').press('Enter');
+  await expect(page.getByRole('img', { name: 'Section through the hem' })).toBeVisible();
+});
+
+test('the gauge opens as PDF and SVG from the folds', async ({ page, app }) => {
+  await page.goto(`${app.address}/edges/edge-shirt/folds`);
+  for (const name of ['PDF, A4', 'PDF, Letter', 'SVG, A4', 'SVG, Letter']) {
+    const href = await page.getByRole('link', { name }).getAttribute('href');
+    const answer = await page.request.get(app.address + href);
+    expect(answer.status()).toBe(200);
+    expect(answer.headers()['content-type']).toContain(name.startsWith('PDF') ? 'pdf' : 'svg');
+  }
+});

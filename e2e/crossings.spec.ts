@@ -1,0 +1,64 @@
+import { expect, test } from './app.fixture';
+
+interface Edge {
+  crossings: { kind: string; atMm: number; widthMm: number }[];
+}
+
+test('a felled seam crosses a leg: what the foot meets, and where to begin', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.address}/edges/edge-tunic/edge`);
+  await page.getByRole('tab', { name: 'Along the edge' }).click();
+  await expect(page.getByText('No seam crosses this edge yet.', { exact: false })).toBeVisible();
+  const seams = page.getByRole('region', { name: 'Seams that cross it' });
+  await seams.getByRole('button', { name: 'Add a seam' }).click();
+  await seams.getByLabel('Seam 1', { exact: true }).selectOption('felled');
+  await expect(seams.getByLabel('Middle of it at')).toHaveValue('155');
+  const verdict = page.getByRole('status').filter({ hasText: 'thickest place' });
+  await expect(verdict).toContainText('The thickest place passes');
+  await expect(verdict).toContainText('Start at 144 mm');
+  await expect(page.getByRole('img', { name: 'The stack along the edge' })).toContainText(
+    '2.69 mm, 4 layers',
+  );
+
+  // Off the edge, it is refused where it is typed; what was there stays.
+  const at = seams.getByLabel('Middle of it at');
+  await at.fill('13 in');
+  await at.press('Enter');
+  await expect(
+    seams.getByText('off the edge; it can be at 0 to 310 mm', { exact: false }),
+  ).toBeVisible();
+  await at.press('Escape');
+  await at.fill('0');
+  await at.press('Enter');
+  await expect(verdict).toContainText('Start at 299 mm');
+  await page.reload();
+  await expect(verdict).toContainText('Start at 299 mm');
+  expect((await app.api<Edge>('edges/edge-tunic')).crossings).toEqual([
+    { kind: 'felled', atMm: 0, widthMm: 16 },
+  ]);
+  await seams.getByRole('button', { name: 'Remove seam 1' }).click();
+  await expect(page.getByText('No seam crosses this edge yet.', { exact: false })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(verdict).toBeVisible();
+});
+
+test('what will not pass says so with ways out, until the machine’s lift is known', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.address}/edges/edge-trousers/edge?view=along`);
+  await expect(page.getByText('It will not pass:')).toBeVisible();
+  await expect(page.getByText('a starting guess of the lift', { exact: false })).toBeVisible();
+  await page.goto(`${app.address}/kit`);
+  await page.getByRole('button', { name: /^Home machine/ }).click();
+  const lift = page.getByLabel('Presser foot lifts');
+  await lift.fill('40');
+  await lift.press('Enter');
+  await expect(page.getByText('It can be 2 to 25 mm.')).toBeVisible();
+  await lift.fill('8');
+  await lift.press('Enter');
+  await page.goto(`${app.address}/edges/edge-trousers/edge?view=along`);
+  await expect(page.getByText('The thickest place passes.', { exact: false })).toBeVisible();
+});

@@ -1,0 +1,81 @@
+import fc from 'fast-check';
+import { cloths, edgeOf, evenWishes, fullKit } from '../core/choose/cases.fixture';
+import { startServer, type RunningServer } from './testing.fixture';
+
+let server: RunningServer;
+beforeAll(async () => {
+  server = await startServer();
+});
+afterAll(() => server.stop());
+
+const { turnDegrees: _turn, depthMm: _depth, ...edge } = edgeOf({});
+const request = {
+  cloth: cloths.shirting,
+  edge,
+  kit: {
+    machines: fullKit.machines,
+    feet: fullKit.feet.map(({ specs, ...foot }) => ({ ...foot, ...specs })),
+  },
+  wishes: evenWishes,
+};
+const post = (body: object) => server.http.post('/api/compute/finishes').send(body);
+
+describe('finishes over HTTP', () => {
+  test('a list, best first, each place with its reasons in words', async () => {
+    const { status, body } = await post(request);
+    expect(status).toBe(200);
+    const scores = body.ranked.map(({ score }: { score: number }) => score);
+    expect(scores).toEqual([...scores].sort((a, b) => b - a));
+    for (const { reasons, minutesPerMetre, stackMm } of body.ranked) {
+      expect(reasons.length).toBeGreaterThan(0);
+      expect(minutesPerMetre).toBeGreaterThan(0);
+      expect(stackMm).toBeGreaterThan(0);
+      for (const { text, weight } of reasons) {
+        expect(text).toMatch(/^[A-Z0-9].*\.$/);
+        expect(text).not.toMatch(/[{}]|undefined|NaN/);
+        expect(Math.abs(weight)).toBeLessThanOrEqual(1);
+      }
+    }
+    const all = [...body.ranked, ...body.ruledOut];
+    expect(all.length).toBeGreaterThanOrEqual(30);
+    const out = body.ruledOut.find(({ variant }: { variant: string }) => variant === 'tacked');
+    expect(out.wouldNeed).toContain('a foot: tacking-attachment');
+  });
+
+  test('a circle says how deep it could be', async () => {
+    const { body } = await post({
+      ...request,
+      edge: { ...edge, shape: 'circle', lengthMm: 1130, circleFraction: 1, depthMm: 40 },
+    });
+    const deep = body.ruledOut.find(({ finish }: { finish: string }) => finish === 'single-hem');
+    expect(deep.wouldNeed.join()).toMatch(/possible to 5 mm depth on this flare/);
+  });
+
+  test('thick felt that no French seam can be folded of is ruled out, not refused', async () => {
+    const { status, body } = await post({ ...request, cloth: { ...cloths.felt, thicknessMm: 9 } });
+    expect(status).toBe(200);
+    const seam = body.ruledOut.find(({ finish }: { finish: string }) => finish === 'french-seam');
+    expect(seam.because.join()).toContain('leave no first pass');
+  });
+
+  test('a wish beyond its range is refused by name', async () => {
+    const { status, body } = await post({ ...request, wishes: { hidden: 2 } });
+    expect(status).toBe(400);
+    expect(body.error.issues[0]).toEqual({ path: 'wishes.hidden', message: 'It can be 0 to 1.' });
+  });
+
+  test('one field gone wrong is never a 500', async () => {
+    const wrong = fc.constantFrom<unknown>(null, '', -1, 0, 1e9, [], {}, 'x', true, 0.1, 20);
+    const parts = ['cloth', 'edge', 'wishes'] as const;
+    const where = fc.constantFrom(
+      ...parts.flatMap((part) => Object.keys(request[part]).map((key) => [part, key] as const)),
+    );
+    await fc.assert(
+      fc.asyncProperty(where, wrong, async ([part, key], value) => {
+        const body = { ...request, [part]: { ...request[part], [key]: value } };
+        expect([200, 400]).toContain((await post(body)).status);
+      }),
+      { numRuns: 40 },
+    );
+  }, 60_000);
+});

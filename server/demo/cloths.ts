@@ -1,0 +1,106 @@
+import type { ClothDraft } from '../../contract/cloth';
+import type { HomeTests } from '../../core/cloth/home-tests';
+
+const untested = {
+  sampleGrams: null,
+  sampleSideMm: null,
+  ozPerSqYd: null,
+  stackHeightMm: null,
+  stackLayers: null,
+  restMm: null,
+  pulledMm: null,
+  afterMm: null,
+  looseThreads: null,
+  curlMm: null,
+  rollsOver: null,
+  slipDegrees: null,
+} satisfies Partial<HomeTests>;
+
+/** The demo's shelf. */
+export const cloths: Record<string, ClothDraft> = {
+  'cloth-flannel': {
+    name: 'Wool flannel, slate',
+    weightClass: 'heavy',
+    tests: {
+      ...untested,
+      construction: 'woven',
+      sampleGrams: 3.1,
+      sampleSideMm: 100,
+      stackHeightMm: 10,
+      stackLayers: 10,
+      restMm: 100,
+      pulledMm: 104,
+      afterMm: 100,
+      looseThreads: 2,
+      curlMm: 0,
+      slipDegrees: 44,
+    },
+    note: 'Shines under a bare iron; use a press cloth.',
+  },
+  'cloth-linen': {
+    name: 'Linen, unbleached',
+    weightClass: 'light',
+    tests: {
+      ...untested,
+      construction: 'woven',
+      sampleGrams: 1.5,
+      stackHeightMm: 3.6,
+      stackLayers: 10,
+      looseThreads: 8,
+      slipDegrees: 38,
+    },
+    note: '',
+  },
+  'cloth-ponte': {
+    name: 'Ponte knit, brick red',
+    weightClass: 'heavy',
+    tests: {
+      ...untested,
+      construction: 'knit',
+      sampleGrams: 3,
+      stackHeightMm: 9.6,
+      stackLayers: 10,
+      restMm: 100,
+      pulledMm: 124,
+      afterMm: 101,
+      looseThreads: 0,
+      curlMm: 2,
+      slipDegrees: 42,
+    },
+    note: '',
+  },
+  'cloth-canvas': {
+    name: 'Cotton canvas, chalk white',
+    weightClass: 'heavy',
+    tests: { ...untested, construction: 'woven', ozPerSqYd: 10 },
+    note: 'Weight from the bolt; the rest not tested yet.',
+  },
+  'cloth-veil': {
+    name: 'Sheer veil cloth, moth grey',
+    weightClass: 'featherweight',
+    tests: {
+      ...untested,
+      construction: 'sheer',
+      sampleGrams: 0.42,
+      stackHeightMm: 2.4,
+      stackLayers: 16,
+      looseThreads: 9,
+      slipDegrees: 18,
+    },
+    note: '',
+  },
+  'cloth-denim': {
+    name: 'Denim, indigo',
+    weightClass: 'heavy',
+    tests: {
+      ...untested,
+      construction: 'woven',
+      sampleGrams: 3.9,
+      stackHeightMm: 7.6,
+      stackLayers: 10,
+      looseThreads: 5,
+      slipDegrees: 46,
+    },
+    note: 'Washed twice before cutting.',
+  },
+};

@@ -1,0 +1,230 @@
+import type { EdgeDraft } from '../../contract/records';
+import type { FoldWish } from '../../core/finish/fold-request';
+import type { Pattern } from '../../core/stitch/stitch';
+
+/** An edge of the demo with its plan, and the scraps sewn so far. */
+export interface DemoEdge {
+  readonly id: string;
+  readonly edge: Omit<EdgeDraft, 'projectId'>;
+  readonly depthMm: number;
+  readonly enclosedTurnMm?: number;
+  readonly machineId: string;
+  readonly footId: string;
+  readonly stretch?: boolean;
+  /** Counts of scraps sewn so far: bites, missed, shown. */
+  readonly scraps: readonly (readonly [n: number, short: number, over: number, note: string])[];
+}
+
+/** Edges that are hemmed blind. */
+export const blindEdges: readonly DemoEdge[] = [
+  {
+    id: 'edge-cape',
+    edge: {
+      name: 'Cape, lower edge',
+      on: 'wool flannel cape',
+      clothId: 'cloth-flannel',
+      shape: 'straight',
+      lengthMm: 3420,
+      minRadiusMm: 2400,
+      turnDegrees: null,
+      passesOverMm: null,
+      crossings: [],
+    },
+    depthMm: 40,
+    machineId: 'machine-fine',
+    footId: 'foot-blind-fixed',
+    scraps: [[24, 7, 0, 'Holes in the extension only, seven times.']],
+  },
+  {
+    id: 'edge-shirt',
+    edge: {
+      name: 'Marshal’s shirt, hem',
+      on: 'linen shirt',
+      clothId: 'cloth-linen',
+      shape: 'tube',
+      lengthMm: 1240,
+      minRadiusMm: null,
+      turnDegrees: null,
+      passesOverMm: null,
+      crossings: [
+        { kind: 'french', atMm: 310, widthMm: 8 },
+        { kind: 'french', atMm: 930, widthMm: 8 },
+      ],
+    },
+    depthMm: 25,
+    enclosedTurnMm: 8,
+    machineId: 'machine-home',
+    footId: 'foot-blind-screw',
+    scraps: [],
+  },
+  {
+    id: 'edge-tunic',
+    edge: {
+      name: 'Drummer’s tunic, sleeve',
+      on: 'ponte tunic, one sleeve',
+      clothId: 'cloth-ponte',
+      shape: 'tube',
+      lengthMm: 310,
+      minRadiusMm: null,
+      turnDegrees: null,
+      passesOverMm: null,
+      crossings: [],
+    },
+    depthMm: 30,
+    machineId: 'machine-fine',
+    footId: 'foot-blind-fixed',
+    stretch: true,
+    scraps: [
+      [18, 0, 2, 'Two pricks on the right side.'],
+      [24, 0, 0, 'Clean on both faces.'],
+      [24, 0, 0, 'Clean again.'],
+    ],
+  },
+  {
+    id: 'edge-tabard',
+    edge: {
+      name: 'Tabard, lower edge',
+      on: 'canvas tabard',
+      clothId: 'cloth-canvas',
+      shape: 'straight',
+      lengthMm: 620,
+      minRadiusMm: null,
+      turnDegrees: null,
+      passesOverMm: null,
+      crossings: [],
+    },
+    depthMm: 35,
+    machineId: 'machine-home',
+    footId: 'foot-blind-screw',
+    scraps: [],
+  },
+  {
+    id: 'edge-veil',
+    edge: {
+      name: 'Veil, front edge',
+      on: 'sheer veil',
+      clothId: 'cloth-veil',
+      shape: 'straight',
+      lengthMm: 1900,
+      minRadiusMm: 300,
+      turnDegrees: null,
+      passesOverMm: null,
+      crossings: [],
+    },
+    depthMm: 20,
+    machineId: 'machine-fine',
+    footId: 'foot-blind-fixed',
+    scraps: [],
+  },
+];
+
+/** An edge of the demo with another finish. */
+export interface OtherEdge {
+  readonly id: string;
+  readonly edge: Omit<EdgeDraft, 'projectId'>;
+  readonly finish: string;
+  readonly fold: FoldWish;
+  readonly machineId?: string;
+  readonly footId: string;
+  readonly pattern: Pattern;
+}
+
+export const otherEdges: readonly OtherEdge[] = [
+  {
+    id: 'edge-collar',
+    edge: {
+      name: 'Lantern-bearer’s tunic, neck',
+      on: 'ponte tunic',
+      clothId: 'cloth-ponte',
+      shape: 'inside-curve',
+      lengthMm: 508,
+      minRadiusMm: 70,
+      turnDegrees: null,
+      passesOverMm: 570,
+      crossings: [
+        { kind: 'open', atMm: 127, widthMm: 20 },
+        { kind: 'open', atMm: 381, widthMm: 20 },
+      ],
+    },
+    finish: 'bound',
+    fold: { variant: 'double-fold', depthMm: 8, seamAllowanceMm: 15 },
+    footId: 'foot-edge',
+    pattern: 'straight',
+  },
+  {
+    id: 'edge-trousers',
+    edge: {
+      name: 'Stilt trousers, leg',
+      on: 'denim trousers',
+      clothId: 'cloth-denim',
+      shape: 'tube',
+      lengthMm: 460,
+      minRadiusMm: null,
+      turnDegrees: null,
+      passesOverMm: null,
+      crossings: [
+        { kind: 'felled', atMm: 0, widthMm: 12 },
+        { kind: 'open', atMm: 230, widthMm: 24 },
+      ],
+    },
+    finish: 'jeans-hem',
+    fold: { variant: 'narrow', depthMm: 13, turnMm: 10 },
+    footId: 'foot-straight',
+    pattern: 'straight',
+  },
+  {
+    id: 'edge-flounce',
+    edge: {
+      name: 'Moth sleeve, flounce',
+      on: 'veil sleeve',
+      clothId: 'cloth-veil',
+      shape: 'circle',
+      lengthMm: 1130,
+      minRadiusMm: 180,
+      turnDegrees: null,
+      passesOverMm: null,
+      crossings: [],
+    },
+    finish: 'rolled-hem',
+    fold: { variant: 'straight', channelMm: 3 },
+    footId: 'foot-hemmer',
+    pattern: 'straight',
+  },
+  {
+    id: 'edge-apron',
+    edge: {
+      name: 'Fire-keeper’s apron, pocket edge',
+      on: 'linen apron',
+      clothId: 'cloth-linen',
+      shape: 'straight',
+      lengthMm: 640,
+      minRadiusMm: null,
+      turnDegrees: null,
+      passesOverMm: null,
+      crossings: [],
+    },
+    finish: 'overcast',
+    fold: { variant: 'woven' },
+    footId: 'foot-overcast',
+    pattern: 'overcast-woven',
+  },
+  {
+    id: 'edge-lining',
+    edge: {
+      name: 'Lantern-bearer’s tunic, hem',
+      on: 'ponte tunic, inside',
+      clothId: 'cloth-ponte',
+      shape: 'tube',
+      lengthMm: 980,
+      minRadiusMm: null,
+      turnDegrees: null,
+      passesOverMm: null,
+      crossings: [],
+    },
+    finish: 'serged',
+    fold: { variant: 'four-thread', seamAllowanceMm: 10 },
+    machineId: 'machine-overlocker',
+    footId: 'foot-zigzag',
+    pattern: 'overedge-four',
+  },
+];

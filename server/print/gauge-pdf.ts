@@ -1,0 +1,51 @@
+import PDFDocument from 'pdfkit';
+import type { GaugeSheet } from './gauge-sheet';
+
+/** A PDF point is 1/72 in. */
+const ptPerMm = 72 / 25.4;
+
+/**
+ * A gauge as a PDF of one page at true scale.
+ *
+ * @param fontFile a font with the letters people use in names
+ */
+export function gaugePdf(
+  { pageMm, strokes, words }: GaugeSheet,
+  fontFile: string,
+): Promise<Buffer> {
+  const [width, height] = pageMm;
+  const document = new PDFDocument({
+    size: [width * ptPerMm, height * ptPerMm],
+    margin: 0,
+    // Left readable: whoever doubts a line can look its coordinates up.
+    compress: false,
+    info: { Title: words[0]?.text ?? 'Fold gauge' },
+  });
+  const chunks: Buffer[] = [];
+  const done = new Promise<Buffer>((resolve, reject) => {
+    document.on('data', (chunk: Buffer) => chunks.push(chunk));
+    document.on('end', () => resolve(Buffer.concat(chunks)));
+    document.on('error', reject);
+  });
+  document.lineCap('butt').strokeColor('#000');
+  for (const { from, to, widthMm, dashed } of strokes) {
+    document.lineWidth(widthMm * ptPerMm);
+    if (dashed) document.dash(3 * ptPerMm, { space: 2 * ptPerMm });
+    else document.undash();
+    document
+      .moveTo(from[0] * ptPerMm, from[1] * ptPerMm)
+      .lineTo(to[0] * ptPerMm, to[1] * ptPerMm)
+      .stroke();
+  }
+  document.font(fontFile).fillColor('#000');
+  for (const { at, text, sizeMm, middle, mostMm } of words) {
+    document.fontSize(sizeMm * ptPerMm);
+    const long = document.widthOfString(text);
+    const size = Math.min(1, (mostMm * ptPerMm) / long);
+    document.fontSize(sizeMm * size * ptPerMm);
+    const start = at[0] * ptPerMm - (middle ? (long * size) / 2 : 0);
+    document.text(text, start, at[1] * ptPerMm, { lineBreak: false, baseline: 'alphabetic' });
+  }
+  document.end();
+  return done;
+}

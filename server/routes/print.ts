@@ -1,0 +1,41 @@
+import { Router } from 'express';
+import * as z from 'zod';
+import { pageSizesMm, type PageSize } from '../../core/fold/gauge';
+import { foldPlanOf } from '../../core/plan/fold-plan';
+import { gaugeMarks } from '../../core/plan/gauge-marks';
+import { Refusal, parseBody } from '../http/refusal';
+import { gaugePdf } from '../print/gauge-pdf';
+import { gaugeSheet } from '../print/gauge-sheet';
+import { gaugeSvg } from '../print/gauge-svg';
+import { knownFinish, planDraftOf, propertiesOf } from '../store/sewing-plan';
+import type { Store } from '../store/store';
+
+const pages = Object.keys(pageSizesMm) as [PageSize, ...PageSize[]];
+const query = z.strictObject({
+  page: z.enum(pages, { error: `A page is ${pages.join(' or ')}.` }).default('a4'),
+});
+
+/** What is printed of a plan. */
+export function printRoutes(store: Store, fontFile: string): Router {
+  const router = Router();
+  router.get('/plans/:id/gauge.:format', async (request, response) => {
+    const { format, id } = request.params;
+    if (format !== 'pdf' && format !== 'svg') {
+      throw new Refusal(404, 'not-found', 'A gauge comes as gauge.pdf or gauge.svg.');
+    }
+    const { page } = parseBody(query, { ...request.query });
+    const draft = planDraftOf(await store.find('plans', id));
+    const finish = knownFinish(draft.finish);
+    const edge = await store.find('edges', draft.edgeId);
+    const cloth = propertiesOf(await store.find('cloths', String(edge['clothId'])));
+    const marks = gaugeMarks(foldPlanOf(finish, { wish: draft.fold, cloth }));
+    if (marks.length === 0) {
+      throw new Refusal(409, 'no-marks', `${finish.name} has nothing to press or measure.`);
+    }
+    const sheet = gaugeSheet(`${finish.name}, ${String(edge['name'])}`, marks, page);
+    response.set('Content-Disposition', `inline; filename="fold-gauge-${page}.${format}"`);
+    if (format === 'svg') response.type('image/svg+xml').send(gaugeSvg(sheet));
+    else response.type('application/pdf').send(await gaugePdf(sheet, fontFile));
+  });
+  return router;
+}

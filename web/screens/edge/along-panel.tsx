@@ -1,0 +1,93 @@
+import { useMemo } from 'react';
+import { usualPresserLiftMm } from '../../../core/kit/machine';
+import { isClosed } from '../../../core/plan/edge-shape';
+import { alongTheEdge, type AlongEdge } from '../../../core/seam/crossings';
+import { Impossible } from '../../../core/impossible';
+import { useLengths } from '../../app/lengths-context';
+import { AlongEdgePicture } from '../../pictures/along-edge';
+import type { Bench } from './bench';
+
+/** What the foot meets round this edge, with this machine and foot; null while it makes no sense. */
+function useAlong({ edge, folds, plan, foot, machine }: Bench): AlongEdge | null {
+  return useMemo(() => {
+    if (!folds) return null;
+    const crossed = {
+      lengthMm: edge.lengthMm,
+      closed: isClosed(edge),
+      crossings: edge.crossings,
+    };
+    try {
+      return alongTheEdge(
+        crossed,
+        folds.layersAtStitch,
+        plan.cloth.thicknessMm,
+        foot.soleMm,
+        machine.specs.presserLiftMm ?? usualPresserLiftMm,
+      );
+    } catch (error) {
+      if (error instanceof Impossible) return null;
+      throw error;
+    }
+  }, [edge, folds, plan.cloth, foot.soleMm, machine.specs.presserLiftMm]);
+}
+
+/** The edge as the foot meets it: thick places, and what to do at each. */
+export function AlongPanel({ bench }: { bench: Bench }) {
+  const along = useAlong(bench);
+  if (!along) {
+    return <p className="p-6 text-soft">Nothing to draw until the folds and crossings fit.</p>;
+  }
+  return (
+    <div className="flex h-full flex-col">
+      <div className="min-h-0 grow">
+        <AlongEdgePicture
+          along={along}
+          lengthMm={bench.edge.lengthMm}
+          closed={isClosed(bench.edge)}
+        />
+      </div>
+      <Verdict along={along} bench={bench} />
+    </div>
+  );
+}
+
+function Verdict({ along, bench }: { along: AlongEdge; bench: Bench }) {
+  const { fine, cloth } = useLengths();
+  const { maxStackMm, mostStackMm, passes, tiltDegrees, startAtMm, zones } = along;
+  const shimMm = Math.max(0, ...zones.map((zone) => zone.shimMm));
+  const guessed = bench.machine.specs.presserLiftMm ? '' : ' (a starting guess of the lift)';
+  if (bench.edge.crossings.length === 0) {
+    return (
+      <p className="shrink-0 border-t border-line px-4 py-2 text-soft">
+        No seam crosses this edge yet. Add each one on the slip: how it was made and where.
+      </p>
+    );
+  }
+  return (
+    <div
+      className="flex shrink-0 items-baseline gap-4 border-t border-line px-4 py-2"
+      role="status"
+    >
+      <p className={`big-number shrink-0 text-2xl ${passes ? 'text-moss' : 'text-madder'}`}>
+        {passes ? '✓' : '✕'} {fine(maxStackMm)}
+      </p>
+      <p>
+        {passes ? (
+          <>
+            The thickest place passes{guessed}. Use a shim <b>{fine(shimMm)}</b> high where the foot
+            tips, up to {Math.round(tiltDegrees)}°, and a stitch a little longer.
+            {isClosed(bench.edge) &&
+              ` Start at ${cloth(startAtMm)}, so that the end overlaps on the thick seam.`}
+          </>
+        ) : (
+          <>
+            <b className="text-madder">It will not pass:</b> the foot lets {fine(mostStackMm)}{' '}
+            through
+            {guessed}. Grade the allowances, hammer the seam flat, press it open instead, or choose
+            a finish with fewer layers.
+          </>
+        )}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,116 @@
+import { useNavigate } from 'react-router';
+import type { Fact, SchoolWay } from '../../../core/finish/finish';
+import { chosenWays, schoolsFor } from '../../../core/plan/work';
+import { useLengths } from '../../app/lengths-context';
+import { change, useList, useRecord } from '../../app/records';
+import { Button } from '../../controls/button';
+import { WayChoice } from '../../controls/way-choice';
+import { factInWords } from '../../words/facts';
+import { finishName } from '../../words/finishes';
+import type { Bench } from './bench';
+import { KitNeeds } from './kit-needs';
+
+import { optionFor, useLookedAt } from './looked-at';
+import { takeFinish } from './take-finish';
+import { useRanking } from './use-ranking';
+import { WhyOut, WhyRanked } from './why';
+
+/** The finish that is looked at: its variants, what it needs, the questions it raises. */
+export function FinishSlip({ bench }: { bench: Bench }) {
+  const { looked, isChosen, look } = useLookedAt(bench);
+  const { finish, wish, trouble } = looked;
+  const ranking = useRanking(bench);
+  const same = (it: { finishId: string; variant: string }) =>
+    it.finishId === finish.id && it.variant === wish.variant;
+  const place = ranking?.ranked.findIndex(same) ?? -1;
+  const ranked = ranking?.ranked[place];
+  const out = ranking?.ruledOut.find(same);
+  const lengths = useLengths();
+  const navigate = useNavigate();
+  const machines = useList('machines').data ?? [];
+  const feet = useList('feet').data ?? [];
+  const costs = (facts: readonly Fact[]) =>
+    facts.map((fact) => factInWords(fact, lengths)).join(' ');
+  return (
+    <div className="flex min-h-full flex-col">
+      <h2 className="text-2xl">{finish.name}</h2>
+      <p className="border-b border-line pb-2 text-soft">{finish.about}</p>
+      <WayChoice
+        label="Variant"
+        value={wish.variant}
+        options={finish.variants.map((variant) => ({
+          value: variant.id,
+          label: variant.name,
+          about: costs(variant.costs),
+        }))}
+        onChange={(variant) => look(finish, variant)}
+      />
+      {ranking && ranked && <WhyRanked place={place + 1} of={ranking.ranked.length} it={ranked} />}
+      {out && <WhyOut it={out} />}
+      <KitNeeds finish={finish} wish={wish} />
+      {trouble && (
+        <p role="alert" className="border-b border-line py-2 text-madder">
+          {trouble}
+        </p>
+      )}
+      <Schools bench={bench} finish={finish} variant={wish.variant} words={costs} />
+      <div className="grow" />
+      <div className="sticky -bottom-4 -mx-5 mt-3 border-t border-line bg-slip px-5 py-3">
+        {isChosen ? (
+          <Button
+            look="solid"
+            className="w-full"
+            onClick={() => void navigate(`/edges/${bench.edge.id}/folds`)}
+          >
+            On to the folds
+          </Button>
+        ) : (
+          <Button
+            look="solid"
+            className="w-full"
+            onClick={() =>
+              takeFinish(bench, optionFor(bench, finish, wish.variant, ranked?.wish), {
+                machines,
+                feet,
+              })
+            }
+          >
+            Take {finishName(finish.id, wish.variant).toLowerCase()}
+          </Button>
+        )}
+      </div>
+    </div>
+  );
+}
+
+/** The questions on which practitioners differ; an answer becomes the person's default too. */
+function Schools(props: {
+  bench: Bench;
+  finish: Bench['finish'];
+  variant: string;
+  words(costs: SchoolWay['costs']): string;
+}) {
+  const { bench, finish, variant, words } = props;
+  const { data: preferences } = useRecord('preferences', 'mine');
+  const defaults = preferences?.schools ?? {};
+  const ways = chosenWays(finish, variant, bench.record.schools, defaults);
+  return schoolsFor(finish, variant).map((school) => (
+    <WayChoice
+      key={school.id}
+      label={school.question}
+      value={ways[school.id] ?? ''}
+      options={school.ways.map((way) => ({
+        value: way.id,
+        label: way.name,
+        about: words(way.costs),
+      }))}
+      onChange={(way) => {
+        const chosen = { [school.id]: way };
+        change('plans', bench.record.id, { schools: { ...bench.record.schools, ...chosen } });
+        if (preferences) {
+          change('preferences', 'mine', { schools: { ...defaults, ...chosen } });
+        }
+      }}
+    />
+  ));
+}

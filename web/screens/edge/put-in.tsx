@@ -1,0 +1,40 @@
+import { startingValuesOf } from '../../../core/plan/work';
+import { useLengths } from '../../app/lengths-context';
+import { factInWords } from '../../words/facts';
+import { memo } from 'react';
+import type { Finish, WorkRequest } from '../../../core/finish/finish';
+
+/** What is put into the machine besides: needle, thread, bobbin, tension, pressure. */
+export const PutIn = memo(function PutIn({
+  finish,
+  request,
+}: {
+  readonly finish: Finish;
+  readonly request: WorkRequest;
+}) {
+  const lengths = useLengths();
+  const values = startingValuesOf(finish, request).filter(
+    ({ id }) => id !== 'length' && id !== 'width',
+  );
+  return (
+    <section className="mt-2 border-t border-line" aria-labelledby="put-in">
+      <h3 id="put-in" className="pt-2 text-sm text-soft">
+        Besides the dials, all starting guesses
+      </h3>
+      <dl>
+        {values.map(({ id, name, value, because }) => (
+          <div
+            key={id}
+            className="grid grid-cols-[7rem_1fr] gap-x-3 border-b border-line py-1 leading-snug"
+          >
+            <dt className="text-sm">{name}</dt>
+            <dd className="font-bold">{value}</dd>
+            <dd className="col-start-2 text-sm text-soft">
+              {because.map((fact) => factInWords(fact, lengths)).join(' ')}
+            </dd>
+          </div>
+        ))}
+      </dl>
+    </section>
+  );
+});

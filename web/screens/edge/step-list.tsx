@@ -1,0 +1,76 @@
+import { stepsOf } from '../../../core/plan/work';
+import { useLengths } from '../../app/lengths-context';
+import { change } from '../../app/records';
+import { cautionInWords, placeInWords, stepInWords } from '../../words/steps';
+import type { Bench } from './bench';
+
+/** The work from cutting to the last pressing, to be ticked off. */
+export function StepList({ bench }: { bench: Bench }) {
+  const { finish, request, record } = bench;
+  const lengths = useLengths();
+  const steps = stepsOf(finish, request);
+  const done = steps.filter(({ id }) => record.ticks.includes(id)).length;
+  const next = steps.find(({ id }) => !record.ticks.includes(id));
+  const tick = (id: string, on: boolean) =>
+    change('plans', record.id, {
+      ticks: on ? [...record.ticks, id] : record.ticks.filter((other) => other !== id),
+    });
+  return (
+    <div className="px-4 py-2">
+      <div className="flex items-center justify-between gap-3">
+        <p role="status" className="text-soft">
+          <b className="text-graphite">
+            {done} of {steps.length}
+          </b>{' '}
+          done
+        </p>
+        <button
+          type="button"
+          disabled={record.ticks.length === 0}
+          className="min-h-9 rounded-[3px] px-2 text-sm underline disabled:text-soft disabled:no-underline"
+          onClick={() => change('plans', record.id, { ticks: [] })}
+        >
+          Start over
+        </button>
+      </div>
+      <ol>
+        {steps.map((step, i) => {
+          const ticked = record.ticks.includes(step.id);
+          const current = step.id === next?.id;
+          return (
+            <li
+              key={step.id}
+              className={`border-b border-line last:border-0 ${current ? 'border-l-4 border-l-pencil bg-slip' : 'border-l-4 border-l-transparent'}`}
+            >
+              <label className="flex min-h-11 cursor-pointer items-baseline gap-3 px-3 py-2">
+                <input
+                  type="checkbox"
+                  className="size-5 shrink-0 translate-y-0.5 accent-moss"
+                  checked={ticked}
+                  onChange={(event) => tick(step.id, event.target.checked)}
+                />
+                <span className="w-6 shrink-0 text-right text-soft">{i + 1}</span>
+                <span className="min-w-0">
+                  <span
+                    className={`text-lg leading-snug ${ticked ? 'text-soft line-through' : ''}`}
+                  >
+                    {stepInWords(step, lengths)}
+                  </span>
+                  <span className="block text-sm text-soft">
+                    {placeInWords(step)}
+                    {!ticked &&
+                      step.cautions.map((caution) => (
+                        <b key={caution} className="ml-3 text-ochre">
+                          ! {cautionInWords(caution)}
+                        </b>
+                      ))}
+                  </span>
+                </span>
+              </label>
+            </li>
+          );
+        })}
+      </ol>
+    </div>
+  );
+}

@@ -1,0 +1,45 @@
+import type { FootKind } from '../../core/kit/foot-kind';
+import type { MachineKind } from '../../core/kit/machine';
+import type { KitGap } from '../../core/plan/kit-gaps';
+import type { Lengths } from '../app/lengths';
+
+export const machineKindNames: Readonly<Record<MachineKind, string>> = {
+  lockstitch: 'lockstitch machine',
+  'straight-stitch': 'straight-stitch machine',
+  overlocker: 'overlocker',
+  coverstitch: 'coverstitch machine',
+};
+
+export const footKindNames: Readonly<Record<FootKind, string>> = {
+  zigzag: 'open zigzag foot',
+  clear: 'clear foot',
+  straight: 'straight-stitch foot',
+  blind: 'blind foot',
+  overcasting: 'overcasting foot',
+  'tall-bar': 'foot with a tall bar',
+  hemmer: 'hemmer foot',
+  'wide-hemmer': 'wide hemmer',
+  'edge-guide': 'edge-guide foot',
+  binder: 'binder foot',
+  'binder-attachment': 'binder attachment',
+  'tacking-attachment': 'tacking attachment',
+  zipper: 'zipper foot',
+  walking: 'walking foot',
+};
+
+const anyOf = (names: readonly string[]) =>
+  `${/^[aeo]/.test(names[0] ?? '') ? 'an' : 'a'} ${names.join(' or ')}`;
+
+/** What is missing from the kit, as what would have to be there. */
+export function gapInWords(gap: KitGap, { fine }: Lengths): string {
+  switch (gap.about) {
+    case 'machine':
+      return anyOf(gap.anyOf.map((kind) => machineKindNames[kind]));
+    case 'foot':
+      return anyOf(gap.anyOf.slice(0, 2).map((kind) => footKindNames[kind]));
+    case 'channel':
+      return `a hemmer foot of ${fine(gap.channelMm)}`;
+    case 'width':
+      return `a wide hemmer of ${fine(gap.widthMm)}`;
+  }
+}
