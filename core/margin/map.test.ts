@@ -3,7 +3,7 @@ import { blindHem } from '../finish/blind-hem';
 import { examplePlan } from '../plan/example.fixture';
 import { judge } from '../plan/judge';
 import { setUpOf } from '../plan/set-up-of';
-import { dialSweep, marginMap } from './map';
+import { bestGuideMm, dialSweep, marginMap } from './map';
 import { solve } from './solve';
 
 const set = setUpOf(blindHem, examplePlan);
@@ -75,5 +75,17 @@ test('a sweep along one dial agrees with the map', () => {
     const cell = map.chances[row * 15 + i] ?? 0;
     if (Number.isNaN(cell)) expect(chance).toBeNaN();
     else expect(chance).toBeCloseTo(cell, 6);
+  });
+});
+
+test('the guide of a cell worked out alone is the one the whole map has', () => {
+  const map = marginMap(screwed, null);
+  map.needlePositionsMm.forEach((needlePositionMm, row) => {
+    map.widthsMm.forEach((widthMm, column) => {
+      const cell = row * map.widthsMm.length + column;
+      if (Number.isNaN(map.chances[cell])) return;
+      const alone = bestGuideMm(screwed, { widthMm, needlePositionMm, guideMm: 0 });
+      expect(alone).toBeCloseTo(map.guidesMm[cell]!, 5);
+    });
   });
 });

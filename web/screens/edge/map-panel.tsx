@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Suspense, lazy, useMemo, useState } from 'react';
 import { dialField, marginDials, type MarginDial } from '../../../core/kit/dial-steps';
 import { swings } from '../../../core/stitch/needle-path';
-import { dialSweep, type MarginMap } from '../../../core/margin/map';
+import { bestGuideMm, dialSweep, type MarginMap } from '../../../core/margin/map';
 import { LineChoice } from '../../controls/line-choice';
 import { MarginMapPicture } from '../../pictures/margin-map';
 import { dialName } from '../../words/dials';
@@ -63,15 +63,15 @@ export function MapPanel({ bench }: { bench: Bench }) {
   if (!dials) return <p className="p-6 text-soft">Working out the setting…</p>;
   const outcome = map.data;
   const move = (column: number, row: number, dragging: boolean) => {
-    if (!outcome?.ok) return;
-    const { widthsMm, needlePositionsMm, guidesMm } = outcome.value;
-    const cell = row * widthsMm.length + column;
-    const patch = {
+    if (!outcome?.ok || !set) return;
+    const { widthsMm, needlePositionsMm } = outcome.value;
+    const place = {
       widthMm: widthsMm[column] ?? dials.widthMm,
       needlePositionMm: needlePositionsMm[row] ?? dials.needlePositionMm,
-      ...(best && adjusts ? { guideMm: Math.round((guidesMm[cell] ?? 0) * 1e4) / 1e4 } : {}),
     };
-    moveTo(patch, dragging);
+    // Worked out here and not read off the map, which may still be the one before.
+    const guide = best && adjusts ? { guideMm: bestGuideMm(set, { ...dials, ...place }) } : {};
+    moveTo({ ...place, ...guide }, dragging);
   };
   return (
     <div className="flex h-full flex-col" aria-busy={map.isFetching}>
