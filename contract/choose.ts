@@ -14,6 +14,8 @@ const share = within(0, 1);
 const drawerFoot = z.strictObject({
   kind: z.enum(footKinds, { error: `A foot is one of ${footKinds.join(', ')}.` }),
   channelMm: within(0.5, 80, ' mm').nullish(),
+  mouthMm: within(1, 150, ' mm').nullish(),
+  stripMm: within(1, 150, ' mm').nullish(),
   ...foot.shape,
 });
 
@@ -37,6 +39,12 @@ export const finishesRequest = z.strictObject({
     depthMm: within(1, 1000, ' mm').nullish(),
     crossings: crossings.default([]),
     forChild: z.boolean().optional(),
+    /** Cloth beyond the finished edge. */
+    spareMm: within(0, 2000, ' mm').nullish(),
+    /** What is left of the cloth, for strips. */
+    clothLeft: z
+      .strictObject({ widthMm: within(10, 5000, ' mm'), lengthMm: within(0, 200_000, ' mm') })
+      .nullish(),
   }),
   kit: z.strictObject({
     machines: z.array(machine).max(12, 'At most 12 machines.'),

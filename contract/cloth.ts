@@ -1,8 +1,11 @@
 import * as z from 'zod';
+import { faces, fibres, naps, shines } from '../core/cloth/about-cloth';
 import { constructions } from '../core/cloth/cloth';
+import { genericCloths } from '../core/cloth/generic-cloths';
 import { weightClasses } from '../core/cloth/guesses';
 import type { HomeTests } from '../core/cloth/home-tests';
 import { within } from './number';
+import { photoId } from './photo';
 
 export const construction = z.enum(constructions);
 const reading = (least: number, most: number, unit: string) => within(least, most, unit).nullish();
@@ -47,5 +50,33 @@ export const clothDraft = z.strictObject({
   weightClass: z.enum(weightClasses).nullable(),
   tests: homeTests,
   note: z.string().max(2000, 'At most 2000 characters.'),
+  /** The plain kind it is like; its properties stand in for what was not tested. */
+  like: z
+    .string()
+    .refine((id) => genericCloths.some((kind) => kind.id === id), {
+      error: ({ input }) =>
+        `There is no plain kind of cloth called “${String(input).slice(0, 40)}”.`,
+    })
+    .nullable()
+    .default(null),
+  fibre: z
+    .enum(fibres, { error: `A fibre is one of ${fibres.join(', ')}.` })
+    .nullable()
+    .default(null),
+  face: z
+    .enum(faces, { error: `The faces are ${faces.join(' or ')}.` })
+    .nullable()
+    .default(null),
+  nap: z
+    .enum(naps, { error: `A nap is ${naps.join(' or ')}.` })
+    .nullable()
+    .default(null),
+  shine: z
+    .enum(shines, { error: `Under the iron it is ${shines.join(', ')}.` })
+    .default('untested'),
+  pressNote: z.string().max(500, 'At most 500 characters.').default(''),
+  widthMm: within(10, 5000, ' mm').nullable().default(null),
+  lengthLeftMm: within(0, 200_000, ' mm').nullable().default(null),
+  photoId: photoId.nullable().default(null),
 });
 export type ClothDraft = z.infer<typeof clothDraft>;

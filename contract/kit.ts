@@ -1,10 +1,16 @@
 import * as z from 'zod';
+import { fibres } from '../core/cloth/about-cloth';
 import { guidances, type Foot } from '../core/kit/foot';
 import { footKinds } from '../core/kit/foot-kind';
 import { machineKinds, patternsOfKind, type Machine } from '../core/kit/machine';
+import { needlePoints } from '../core/kit/needle';
+import { shanks } from '../core/kit/shank';
+import { threadUses } from '../core/kit/thread';
 import { patterns } from '../core/stitch/stitch';
 import { intervalMm, stepMm, within } from './number';
 import { presserLiftMm } from './seam';
+
+const shank = z.enum(shanks, { error: `A foot is held by ${shanks.join(', ')}.` });
 
 /** A machine as the sums take it. */
 export const machine = z
@@ -24,6 +30,7 @@ export const machine = z
     presserLiftMm: presserLiftMm.nullish(),
     lengthMeans: z.enum(['stitch', 'repeat']).optional(),
     patterns: z.array(z.enum(patterns)).min(1, 'A machine has at least one stitch.').nullish(),
+    shanks: z.array(shank).max(shanks.length).nullish(),
   })
   .refine((it) => it.lengthStepMm <= it.maxLengthMm, {
     path: ['lengthStepMm'],
@@ -52,8 +59,10 @@ export const foot = z.strictObject({
   slotMm: intervalMm,
   guidance: z.enum(guidances),
   guide,
+  shank: shank.nullish(),
 }) satisfies z.ZodType<Foot>;
 
+const note = z.string().max(2000, 'At most 2000 characters.');
 const name = (what: string) =>
   z.string().trim().min(1, `Give the ${what} a name.`).max(120, 'At most 120 characters.');
 
@@ -61,16 +70,20 @@ const name = (what: string) =>
 export const machineDraft = z.strictObject({
   name: name('machine'),
   specs: machine,
-  note: z.string().max(2000),
+  note,
 });
 export type MachineDraft = z.infer<typeof machineDraft>;
 
-/** A foot in the drawer, with the outline that its drawing needs. */
+/** A foot or an attachment in the drawer, with the outline that its drawing needs. */
 export const footDraft = z.strictObject({
   name: name('foot'),
   kind: z.enum(footKinds, { error: `A foot is one of ${footKinds.join(', ')}.` }),
   /** Scroll of a hemmer, width of a wide hemmer; null for the others. */
   channelMm: within(0.5, 80, ' mm').nullable(),
+  /** How wide an attachment's mouth is, where a strip goes in. */
+  mouthMm: within(1, 150, ' mm').nullable().default(null),
+  /** The strip that an attachment is made for. */
+  stripMm: within(1, 150, ' mm').nullable().default(null),
   specs: foot,
   soleMm: z.strictObject({
     widthMm: within(4, 60, ' mm'),
@@ -79,6 +92,31 @@ export const footDraft = z.strictObject({
     /** From the toe to an attachment's scroll. */
     standOffMm: within(0, 60, ' mm').optional(),
   }),
-  note: z.string().max(2000),
+  note,
 });
 export type FootDraft = z.infer<typeof footDraft>;
+
+const pieces = z.int('A whole number is needed.').min(0).max(10_000, 'At most 10,000.');
+
+/** Needles of one kind in the drawer. */
+export const needleDraft = z.strictObject({
+  name: name('needle'),
+  size: within(40, 140),
+  point: z.enum(needlePoints, { error: `A point is one of ${needlePoints.join(', ')}.` }),
+  /** How many are left. */
+  left: pieces,
+  note,
+});
+export type NeedleDraft = z.infer<typeof needleDraft>;
+
+/** A thread in the drawer. */
+export const threadDraft = z.strictObject({
+  name: name('thread'),
+  use: z.enum(threadUses, { error: `A thread is one of ${threadUses.join(', ')}.` }),
+  fibre: z.enum(fibres, { error: `A fibre is one of ${fibres.join(', ')}.` }).nullable(),
+  /** Weight of a kilometre, g. */
+  tex: within(1, 500, ' tex').nullable(),
+  colour: z.string().max(60, 'At most 60 characters.'),
+  note,
+});
+export type ThreadDraft = z.infer<typeof threadDraft>;

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { lengthUnits } from '../core/measure/unit';
 import { edgeShapes } from '../core/plan/edge-shape';
 import { clothDraft, clothProperties } from './cloth';
-import { footDraft, machineDraft } from './kit';
+import { footDraft, machineDraft, needleDraft, threadDraft } from './kit';
 import {
   counted,
   dialSettings,
@@ -42,6 +42,12 @@ export type MachineRecord = z.infer<typeof machineRecord>;
 export const footRecord = z.object({ ...stored, ...footDraft.shape });
 export type FootRecord = z.infer<typeof footRecord>;
 
+export const needleRecord = z.object({ ...stored, ...needleDraft.shape });
+export type NeedleRecord = z.infer<typeof needleRecord>;
+
+export const threadRecord = z.object({ ...stored, ...threadDraft.shape });
+export type ThreadRecord = z.infer<typeof threadRecord>;
+
 export const projectDraft = z.strictObject({ name: title('project'), note: text(2000) });
 export const project = z.object({ ...stored, ...projectDraft.shape });
 export type ProjectRecord = z.infer<typeof project>;
@@ -60,6 +66,10 @@ export const edgeDraft = z.strictObject({
   /** What has to pass through a closed edge, as a girth: a head, a hand. */
   passesOverMm: within(10, 5000, ' mm').nullable(),
   crossings,
+  /** On something for a small child, so that nothing may come off. */
+  forChild: z.boolean().default(false),
+  /** Cloth beyond the finished edge, where it is cut already. */
+  spareMm: within(0, 2000, ' mm').nullable().default(null),
 });
 export type EdgeDraft = z.infer<typeof edgeDraft>;
 export const edge = z.object({ ...stored, ...edgeDraft.shape });

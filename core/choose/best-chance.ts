@@ -3,6 +3,7 @@ import type { FoldWish } from '../finish/fold-request';
 import { Impossible } from '../impossible';
 import type { Guide } from '../kit/foot';
 import { defaultGuideStepMm } from '../kit/foot';
+import { misfitOf } from '../kit/foot-fit';
 import type { Machine } from '../kit/machine';
 import { startingNeedle } from '../kit/needle';
 import { workAids } from '../plan/aids';
@@ -67,6 +68,7 @@ export function bestChance(
     if (!stitch) return;
     kit.feet.forEach((foot, f) => {
       if (!serves(foot, finish, wish)) return;
+      if (misfitOf(machine, { kind: foot.kind, shank: foot.specs.shank })) return;
       const plan: SewingPlan = {
         cloth,
         edge: { lengthMm: edge.lengthMm, minRadiusMm: edge.minRadiusMm },

@@ -10,6 +10,7 @@ import { thickestTimes } from '../seam/crossing';
 import { bestChance } from './best-chance';
 import { minutesPerMetre } from './minutes';
 import type { ChooseRequest } from './request';
+import { weighSpare, weighStrip } from './spare';
 import {
   fact,
   weighBulk,
@@ -109,13 +110,16 @@ export function consider(finish: Finish, variant: string, request: ChooseRequest
   const { stripMm = Infinity } = nature;
   // A thick cloth is bound in a thinner one.
   const folded = cloth.thicknessMm > stripMm ? { ...cloth, thicknessMm: stripMm } : cloth;
-  const settled = {
+  const flared = {
     ...flare.wish,
     ...(folded === cloth ? {} : { coreMm: cloth.thicknessMm }),
   };
-  const [trouble] = finish.contradictions({ wish: settled, cloth: folded });
+  const [trouble] = finish.contradictions({ wish: flared, cloth: folded });
   if (trouble) return unfoldable(finish, variant, trouble.message);
-  const folds = foldPlanOf(finish, { wish: settled, cloth: folded });
+  const free = foldPlanOf(finish, { wish: flared, cloth: folded });
+  const spare = weighSpare(finish, { wish: flared, cloth: folded }, free, edge);
+  const settled = spare.wish;
+  const folds = settled === flared ? free : foldPlanOf(finish, { wish: settled, cloth: folded });
   const times = thickestTimes(edge.crossings);
   const work: WorkRequest = {
     wish: settled,
@@ -141,6 +145,8 @@ export function consider(finish: Finish, variant: string, request: ChooseRequest
     weighCurve(edge, nature.leastRadiusMm),
     weighThickness(cloth, nature.thickestMm),
     flare,
+    spare,
+    weighStrip(folds, edge),
     weighStack(thickestStackMm, request, machineKinds),
     weighSlip(cloth, nature, folds.finishedDepthMm),
     // The layers of a seam lie inside, beside one another.

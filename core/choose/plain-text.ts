@@ -19,6 +19,8 @@ export function plainNeed(need: Fact | KitGap): string {
     case 'machine':
     case 'foot':
       return `a ${need.about}: ${need.anyOf.join(' or ')}`;
+    case 'shank':
+      return `a ${need.anyOf.join(' or ')} foot held by ${need.shanks.join(' or ')}`;
     case 'channel':
       return `a hemmer foot of ${need.channelMm} mm`;
     case 'width':

@@ -46,12 +46,18 @@ export interface ChosenEdge {
   readonly crossings: readonly Crossing[];
   /** For a small child, so that nothing may come off. */
   readonly forChild?: boolean | undefined;
+  /** How much cloth there is beyond the finished edge; as much as is wanted when nobody said. */
+  readonly spareMm?: number | null | undefined;
+  /** What is left of the cloth, for strips; enough when nobody said. */
+  readonly clothLeft?: { readonly widthMm: number; readonly lengthMm: number } | null | undefined;
 }
 
 /** A foot of the drawer. */
 export interface DrawerFoot {
   readonly kind: FootKind;
   readonly channelMm?: number | null | undefined;
+  /** The strip that an attachment folds. */
+  readonly stripMm?: number | null | undefined;
   readonly specs: Foot;
 }
 

@@ -1,3 +1,5 @@
+import type { Shank } from './shank';
+
 /** What the reference edge rides against, and so how far the hand lets it wander. */
 export const guidances = ['blade', 'bar', 'bed', 'edge', 'mark', 'line', 'eye'] as const;
 export type Guidance = (typeof guidances)[number];
@@ -16,6 +18,8 @@ export interface Foot {
   readonly slotMm: IntervalMm;
   readonly guidance: Guidance;
   readonly guide: Guide;
+  /** How it is held; it goes on any machine when nobody said. */
+  readonly shank?: Shank | null | undefined;
 }
 
 /** Starting guess: the finest move one makes by hand with an adjustable guide, mm. */

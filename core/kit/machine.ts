@@ -1,5 +1,6 @@
 import { coverPatterns, lockPatterns, overedgePatterns, type Pattern } from '../stitch/stitch';
 import type { IntervalMm } from './foot';
+import type { Shank } from './shank';
 
 export const machineKinds = ['lockstitch', 'straight-stitch', 'overlocker', 'coverstitch'] as const;
 export type MachineKind = (typeof machineKinds)[number];
@@ -24,6 +25,8 @@ export interface Machine {
   readonly lengthMeans?: 'stitch' | 'repeat' | undefined;
   /** The stitches it has; all of its kind when nobody said. */
   readonly patterns?: readonly Pattern[] | null | undefined;
+  /** How its feet are held; any foot goes on when nobody said. */
+  readonly shanks?: readonly Shank[] | null | undefined;
 }
 
 /** The stitches that a kind of machine can have at all. */

@@ -23,3 +23,14 @@ export function startingNeedle(weightGsm: number): { size: number; alternative: 
   const [, size, alternative] = row ?? [Infinity, 100, 110];
   return { size, alternative };
 }
+
+/** How a needle's point is ground. */
+export const needlePoints = [
+  'universal',
+  'sharp',
+  'ball',
+  'denim',
+  'topstitch',
+  'leather',
+] as const;
+export type NeedlePoint = (typeof needlePoints)[number];

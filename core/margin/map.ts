@@ -87,6 +87,9 @@ export function dialSweep(
 /** Where the guide does best while width and needle position stand, mm; the first of equals. */
 export function bestGuideMm(set: SetUp, at: MarginSettings): number {
   const { positionsMm, chances } = dialSweep(set, 'guide', at);
-  const best = chances.reduce((found, chance, i) => (chance > (chances[found] ?? 0) ? i : found), 0);
+  const best = chances.reduce(
+    (found, chance, i) => (chance > (chances[found] ?? 0) ? i : found),
+    0,
+  );
   return positionsMm[best] ?? at.guideMm;
 }

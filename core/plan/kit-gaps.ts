@@ -1,21 +1,33 @@
 import type { Fact, Finish, KitNeed } from '../finish/finish';
 import type { FoldWish } from '../finish/fold-request';
+import { misfitOf, type Holder } from '../kit/foot-fit';
+import type { Foot } from '../kit/foot';
 import type { FootKind } from '../kit/foot-kind';
 import type { MachineKind } from '../kit/machine';
+import type { Shank } from '../kit/shank';
 
 /** What a kit holds, as far as choosing a finish needs to know. */
 export interface Kit {
-  readonly machines: readonly { readonly kind: MachineKind }[];
-  readonly feet: readonly {
-    readonly kind: FootKind;
-    readonly channelMm?: number | null | undefined;
-  }[];
+  readonly machines: readonly Holder[];
+  readonly feet: readonly KitFoot[];
+}
+
+interface KitFoot {
+  readonly kind: FootKind;
+  readonly channelMm?: number | null | undefined;
+  readonly specs?: Pick<Foot, 'shank'> | undefined;
 }
 
 /** Something a finish needs and the kit does not hold. */
 export type KitGap =
   | { readonly about: 'machine'; readonly anyOf: readonly MachineKind[] }
   | { readonly about: 'foot'; readonly anyOf: readonly FootKind[] }
+  | {
+      readonly about: 'shank';
+      readonly anyOf: readonly FootKind[];
+      /** What the machines take. */
+      readonly shanks: readonly Shank[];
+    }
   | { readonly about: 'channel'; readonly channelMm: number }
   | { readonly about: 'width'; readonly widthMm: number };
 
@@ -47,8 +59,14 @@ export function kitGaps(finish: Finish, wish: FoldWish, kit: Kit): KitGap[] {
   if (also.length > 0 && !kit.machines.some(({ kind }) => also.includes(kind))) {
     gaps.push({ about: 'machine', anyOf: also });
   }
-  if (feet.length > 0 && !kit.feet.some(({ kind }) => feet.includes(kind))) {
-    gaps.push({ about: 'foot', anyOf: feet });
+  const there = kit.feet.filter(({ kind }) => feet.includes(kind));
+  if (feet.length > 0 && there.length === 0) gaps.push({ about: 'foot', anyOf: feet });
+  const holders = kit.machines.filter(({ kind }) => machineKinds.includes(kind));
+  const goesOn = (foot: KitFoot) =>
+    holders.some((holder) => !misfitOf(holder, { kind: foot.kind, shank: foot.specs?.shank }));
+  if (there.length > 0 && holders.length > 0 && !there.some(goesOn)) {
+    const shanks = [...new Set(holders.flatMap((holder) => holder.shanks ?? []))];
+    gaps.push({ about: 'shank', anyOf: feet, shanks });
   }
   return [...gaps, ...scrollGap(kit, need, wish)];
 }

@@ -4,9 +4,15 @@ import type { Migration } from './migration';
 import { firstTables } from './migrations/0001-first-tables';
 import { catalogueColumns } from './migrations/0002-catalogue';
 import { crossingsColumn } from './migrations/0003-crossings';
+import { shelfAndDrawer } from './migrations/0004-shelf-and-drawer';
 
 // Listed here rather than found in a folder, so that a bundle holds them all.
-const migrations: readonly Migration[] = [firstTables, catalogueColumns, crossingsColumn];
+const migrations: readonly Migration[] = [
+  firstTables,
+  catalogueColumns,
+  crossingsColumn,
+  shelfAndDrawer,
+];
 
 /** Runs the migrations that this database has not seen. */
 export async function migrate(sequelize: Sequelize): Promise<void> {

@@ -11,6 +11,8 @@ export const recordTables = [
   'cloths',
   'machines',
   'feet',
+  'needles',
+  'threads',
   'projects',
   'edges',
   'plans',
@@ -19,16 +21,41 @@ export const recordTables = [
 ] as const;
 export type RecordTable = (typeof recordTables)[number];
 
-export type Models = Record<RecordTable | 'changes', ModelStatic<Model>>;
+export type Models = Record<RecordTable | 'changes' | 'photos', ModelStatic<Model>>;
 
 const text = DataTypes.TEXT;
 const json = DataTypes.JSON;
 const number = DataTypes.DOUBLE;
 
 const columns: Record<RecordTable, ModelAttributes> = {
-  cloths: { name: text, weightClass: text, tests: json, note: text },
+  cloths: {
+    name: text,
+    weightClass: text,
+    tests: json,
+    note: text,
+    like: text,
+    fibre: text,
+    face: text,
+    nap: text,
+    shine: text,
+    pressNote: text,
+    widthMm: number,
+    lengthLeftMm: number,
+    photoId: text,
+  },
   machines: { name: text, specs: json, note: text },
-  feet: { name: text, kind: text, channelMm: number, specs: json, soleMm: json, note: text },
+  feet: {
+    name: text,
+    kind: text,
+    channelMm: number,
+    mouthMm: number,
+    stripMm: number,
+    specs: json,
+    soleMm: json,
+    note: text,
+  },
+  needles: { name: text, size: number, point: text, left: DataTypes.INTEGER, note: text },
+  threads: { name: text, use: text, fibre: text, tex: number, colour: text, note: text },
   projects: { name: text, note: text },
   edges: {
     projectId: text,
@@ -41,6 +68,8 @@ const columns: Record<RecordTable, ModelAttributes> = {
     turnDegrees: number,
     passesOverMm: number,
     crossings: json,
+    forChild: DataTypes.BOOLEAN,
+    spareMm: number,
   },
   plans: {
     edgeId: text,
@@ -90,5 +119,12 @@ export function defineModels(sequelize: Sequelize): Models {
     steps: json,
     undone: DataTypes.BOOLEAN,
   });
-  return { ...Object.fromEntries(records), changes } as Models;
+  // A photo never changes: its id is the hash of its bytes.
+  const photos = define('photos', {
+    id: { type: DataTypes.STRING, primaryKey: true },
+    bytes: DataTypes.BLOB,
+    widthPx: DataTypes.INTEGER,
+    heightPx: DataTypes.INTEGER,
+  });
+  return { ...Object.fromEntries(records), changes, photos } as Models;
 }

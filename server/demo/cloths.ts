@@ -1,5 +1,6 @@
-import type { ClothDraft } from '../../contract/cloth';
+import { clothDraft } from '../../contract/cloth';
 import type { HomeTests } from '../../core/cloth/home-tests';
+import { parsed } from './parsed';
 
 const untested = {
   sampleGrams: null,
@@ -17,7 +18,7 @@ const untested = {
 } satisfies Partial<HomeTests>;
 
 /** The demo's shelf. */
-export const cloths: Record<string, ClothDraft> = {
+export const cloths = parsed(clothDraft, {
   'cloth-flannel': {
     name: 'Wool flannel, slate',
     weightClass: 'heavy',
@@ -35,7 +36,14 @@ export const cloths: Record<string, ClothDraft> = {
       curlMm: 0,
       slipDegrees: 44,
     },
-    note: 'Shines under a bare iron; use a press cloth.',
+    note: 'From the old coat; enough for the cape only.',
+    fibre: 'wool',
+    face: 'one',
+    nap: 'one-way',
+    shine: 'shines',
+    pressNote: 'Press cloth and steam.',
+    widthMm: 1500,
+    lengthLeftMm: 900,
   },
   'cloth-linen': {
     name: 'Linen, unbleached',
@@ -50,6 +58,13 @@ export const cloths: Record<string, ClothDraft> = {
       slipDegrees: 38,
     },
     note: '',
+    fibre: 'linen',
+    face: 'alike',
+    nap: 'none',
+    shine: 'none',
+    pressNote: 'Hot iron, damp.',
+    widthMm: 1400,
+    lengthLeftMm: 1250,
   },
   'cloth-ponte': {
     name: 'Ponte knit, brick red',
@@ -68,12 +83,23 @@ export const cloths: Record<string, ClothDraft> = {
       slipDegrees: 42,
     },
     note: '',
+    fibre: 'viscose',
+    face: 'alike',
+    nap: 'none',
+    shine: 'untested',
+    widthMm: 1450,
+    lengthLeftMm: 700,
   },
   'cloth-canvas': {
     name: 'Cotton canvas, chalk white',
     weightClass: 'heavy',
     tests: { ...untested, construction: 'woven', ozPerSqYd: 10 },
     note: 'Weight from the bolt; the rest not tested yet.',
+    fibre: 'cotton',
+    face: 'alike',
+    nap: 'none',
+    widthMm: 1600,
+    lengthLeftMm: 2400,
   },
   'cloth-veil': {
     name: 'Sheer veil cloth, moth grey',
@@ -88,6 +114,13 @@ export const cloths: Record<string, ClothDraft> = {
       slipDegrees: 18,
     },
     note: '',
+    fibre: 'polyester',
+    face: 'alike',
+    nap: 'none',
+    shine: 'none',
+    pressNote: 'Cool iron through paper.',
+    widthMm: 1500,
+    lengthLeftMm: 3000,
   },
   'cloth-denim': {
     name: 'Denim, indigo',
@@ -102,5 +135,11 @@ export const cloths: Record<string, ClothDraft> = {
       slipDegrees: 46,
     },
     note: 'Washed twice before cutting.',
+    fibre: 'cotton',
+    face: 'one',
+    nap: 'none',
+    shine: 'none',
+    widthMm: 1480,
+    lengthLeftMm: 350,
   },
-};
+});

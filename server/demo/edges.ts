@@ -15,11 +15,15 @@ export interface DemoEdge {
   readonly scraps: readonly (readonly [n: number, short: number, over: number, note: string])[];
 }
 
+/** Nobody has cut it yet, and it is for a grown person. */
+const uncut = { forChild: false, spareMm: null };
+
 /** Edges that are hemmed blind. */
 export const blindEdges: readonly DemoEdge[] = [
   {
     id: 'edge-cape',
     edge: {
+      ...uncut,
       name: 'Cape, lower edge',
       on: 'wool flannel cape',
       clothId: 'cloth-flannel',
@@ -38,6 +42,7 @@ export const blindEdges: readonly DemoEdge[] = [
   {
     id: 'edge-shirt',
     edge: {
+      ...uncut,
       name: 'Marshal’s shirt, hem',
       on: 'linen shirt',
       clothId: 'cloth-linen',
@@ -60,6 +65,7 @@ export const blindEdges: readonly DemoEdge[] = [
   {
     id: 'edge-tunic',
     edge: {
+      ...uncut,
       name: 'Drummer’s tunic, sleeve',
       on: 'ponte tunic, one sleeve',
       clothId: 'cloth-ponte',
@@ -83,6 +89,7 @@ export const blindEdges: readonly DemoEdge[] = [
   {
     id: 'edge-tabard',
     edge: {
+      ...uncut,
       name: 'Tabard, lower edge',
       on: 'canvas tabard',
       clothId: 'cloth-canvas',
@@ -101,6 +108,7 @@ export const blindEdges: readonly DemoEdge[] = [
   {
     id: 'edge-veil',
     edge: {
+      ...uncut,
       name: 'Veil, front edge',
       on: 'sheer veil',
       clothId: 'cloth-veil',
@@ -133,6 +141,7 @@ export const otherEdges: readonly OtherEdge[] = [
   {
     id: 'edge-collar',
     edge: {
+      ...uncut,
       name: 'Lantern-bearer’s tunic, neck',
       on: 'ponte tunic',
       clothId: 'cloth-ponte',
@@ -154,6 +163,7 @@ export const otherEdges: readonly OtherEdge[] = [
   {
     id: 'edge-trousers',
     edge: {
+      ...uncut,
       name: 'Stilt trousers, leg',
       on: 'denim trousers',
       clothId: 'cloth-denim',
@@ -175,6 +185,7 @@ export const otherEdges: readonly OtherEdge[] = [
   {
     id: 'edge-flounce',
     edge: {
+      ...uncut,
       name: 'Moth sleeve, flounce',
       on: 'veil sleeve',
       clothId: 'cloth-veil',
@@ -193,6 +204,7 @@ export const otherEdges: readonly OtherEdge[] = [
   {
     id: 'edge-apron',
     edge: {
+      ...uncut,
       name: 'Fire-keeper’s apron, pocket edge',
       on: 'linen apron',
       clothId: 'cloth-linen',
@@ -211,6 +223,7 @@ export const otherEdges: readonly OtherEdge[] = [
   {
     id: 'edge-lining',
     edge: {
+      ...uncut,
       name: 'Lantern-bearer’s tunic, hem',
       on: 'ponte tunic, inside',
       clothId: 'cloth-ponte',

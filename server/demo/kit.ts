@@ -1,7 +1,8 @@
-import type { FootDraft, MachineDraft } from '../../contract/kit';
+import { footDraft, machineDraft, needleDraft, threadDraft } from '../../contract/kit';
+import { parsed } from './parsed';
 
 /** The demo's machines. */
-export const machines: Record<string, MachineDraft> = {
+export const machines = parsed(machineDraft, {
   'machine-home': {
     name: 'Home machine, 7 mm wide',
     specs: {
@@ -13,6 +14,7 @@ export const machines: Record<string, MachineDraft> = {
       needleRangeMm: [-3.5, 3.5],
       needleStepMm: 0.5,
       plateHoleMm: [-4.5, 4.5],
+      shanks: ['low', 'clip-on'],
     },
     note: '',
   },
@@ -27,6 +29,7 @@ export const machines: Record<string, MachineDraft> = {
       needleRangeMm: [-4.5, 4.5],
       needleStepMm: 0.1,
       plateHoleMm: [-5.5, 5.5],
+      shanks: ['high', 'clip-on'],
     },
     note: '',
   },
@@ -44,10 +47,10 @@ export const machines: Record<string, MachineDraft> = {
     },
     note: '',
   },
-};
+});
 
 /** The demo's drawer of feet. */
-export const feet: Record<string, FootDraft> = {
+export const feet = parsed(footDraft, {
   'foot-blind-fixed': {
     name: 'Blind foot, fixed blade',
     kind: 'blind',
@@ -108,6 +111,16 @@ export const feet: Record<string, FootDraft> = {
     soleMm: { widthMm: 18, toeMm: 16, heelMm: 14 },
     note: '',
   },
+  'attachment-binder': {
+    name: 'Binder attachment, 10 mm finished',
+    kind: 'binder-attachment',
+    channelMm: null,
+    mouthMm: 44,
+    stripMm: 40,
+    specs: { slotMm: [-3, 3], guidance: 'edge', guide: { atMm: 2 }, shank: 'low' },
+    soleMm: { widthMm: 18, toeMm: 12, heelMm: 14, standOffMm: 12 },
+    note: 'Screws to the bed; takes strips cut on the bias.',
+  },
   'foot-straight': {
     name: 'Straight-stitch foot',
     kind: 'straight',
@@ -116,4 +129,40 @@ export const feet: Record<string, FootDraft> = {
     soleMm: { widthMm: 12, toeMm: 12, heelMm: 14 },
     note: '',
   },
-};
+});
+
+/** The demo's needles. */
+export const needles = parsed(needleDraft, {
+  'needle-80': { name: 'Universal 80', size: 80, point: 'universal', left: 6, note: '' },
+  'needle-70': { name: 'Sharp 70', size: 70, point: 'sharp', left: 3, note: '' },
+  'needle-ball': { name: 'Ball point 80', size: 80, point: 'ball', left: 2, note: '' },
+  'needle-100': { name: 'Denim 100', size: 100, point: 'denim', left: 0, note: 'All broken.' },
+});
+
+/** The demo's threads. */
+export const threads = parsed(threadDraft, {
+  'thread-grey': {
+    name: 'All-purpose, moth grey',
+    use: 'all-purpose',
+    fibre: 'polyester',
+    tex: 30,
+    colour: 'grey',
+    note: '',
+  },
+  'thread-top': {
+    name: 'Topstitching, old gold',
+    use: 'topstitching',
+    fibre: 'polyester',
+    tex: 80,
+    colour: 'gold',
+    note: '',
+  },
+  'thread-fluffy': {
+    name: 'Fluffy looper thread, white',
+    use: 'fluffy',
+    fibre: 'polyamide',
+    tex: 35,
+    colour: 'white',
+    note: '',
+  },
+});

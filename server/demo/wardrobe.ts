@@ -12,7 +12,7 @@ import type { SewingPlan } from '../../core/finish/finish';
 import type { RecordTable } from '../database/models';
 import { cloths } from './cloths';
 import { blindEdges, otherEdges, type DemoEdge, type OtherEdge } from './edges';
-import { feet, machines } from './kit';
+import { feet, machines, needles, threads } from './kit';
 
 interface Entry {
   readonly table: RecordTable;
@@ -136,6 +136,8 @@ export function wardrobe(): Entry[] {
     ...shelf('cloths', cloths),
     ...shelf('machines', machines),
     ...shelf('feet', feet),
+    ...shelf('needles', needles),
+    ...shelf('threads', threads),
     {
       table: 'projects',
       id: projectId,

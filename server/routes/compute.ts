@@ -160,11 +160,12 @@ export function computeRoutes(): Router {
       },
       kit: {
         machines: kit.machines,
-        feet: [...kit.feet, ...kit.attachments].map(({ kind, channelMm, ...specs }) => ({
-          kind,
-          channelMm,
-          specs,
-        })),
+        feet: [...kit.feet, ...kit.attachments].map(
+          ({ kind, channelMm, mouthMm: _mouth, stripMm, ...specs }) => ({
+            ...{ kind, channelMm, stripMm },
+            specs,
+          }),
+        ),
       },
       wishes,
     });

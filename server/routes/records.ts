@@ -79,8 +79,10 @@ export function recordRoutes(store: Store): Router {
       resource.patchable.map((field) => [field, true as const]),
     ) as Record<never, true>;
     const schema = resource.draft.pick(pick).partial().extend({ version });
-    const { version: expected, ...patch } = parseBody(schema, request.body);
-    const fields = Object.keys(patch);
+    const { version: expected, ...parsed } = parseBody(schema, request.body);
+    // What a new record starts with is no change of one that is there.
+    const fields = Object.keys(parsed).filter((field) => Object.hasOwn(request.body, field));
+    const patch = Object.fromEntries(fields.map((field) => [field, parsed[field as never]]));
     if (fields.length === 0) {
       throw new Refusal(
         400,

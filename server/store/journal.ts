@@ -19,6 +19,8 @@ const writingOrder: readonly RecordTable[] = [
   'cloths',
   'machines',
   'feet',
+  'needles',
+  'threads',
   'projects',
   'edges',
   'plans',

@@ -5,7 +5,7 @@ import { isClosed } from '../../core/plan/edge-shape';
 import { refuseFold } from '../../core/plan/fold-plan';
 import { crossingIssues } from '../../core/seam/crossing';
 import { clothDraft } from '../../contract/cloth';
-import { footDraft, machineDraft } from '../../contract/kit';
+import { footDraft, machineDraft, needleDraft, threadDraft } from '../../contract/kit';
 import {
   attemptDraft,
   edgeDraft,
@@ -72,9 +72,16 @@ function refuseOffEdge({ lengthMm, crossings, shape, turnDegrees }: EdgeDraft): 
   if (issues.length > 0) throw new Impossible(issues);
 }
 
+/** @throws Impossible at a photo that was never sent */
+async function refuseUnknownPhoto(change: Change, id: unknown): Promise<void> {
+  if (typeof id !== 'string' || (await change.hasPhoto(id))) return;
+  throw new Impossible([{ path: 'photoId', message: 'There is no photo with this id.' }]);
+}
+
 const clothOf = (row: Row) =>
   ({
     weightClass: row['weightClass'],
+    like: row['like'],
     tests: row['tests'],
   }) as Parameters<typeof clothFromDescription>[0];
 
@@ -83,11 +90,12 @@ export const resources: Readonly<Record<string, Resource>> = {
   cloths: {
     table: 'cloths',
     draft: clothDraft,
-    patchable: ['name', 'weightClass', 'tests', 'note'],
+    patchable: Object.keys(clothDraft.shape),
     filters: [],
     creatable: true,
-    check: (_change, draft) => {
+    check: async (change, draft) => {
       clothFromDescription(draft as unknown as Parameters<typeof clothFromDescription>[0]);
+      await refuseUnknownPhoto(change, draft['photoId']);
     },
     users: [{ table: 'edges', by: 'clothId' }],
     present: (row) => {
@@ -111,10 +119,24 @@ export const resources: Readonly<Record<string, Resource>> = {
   feet: {
     table: 'feet',
     draft: footDraft,
-    patchable: ['name', 'kind', 'channelMm', 'specs', 'soleMm', 'note'],
+    patchable: Object.keys(footDraft.shape),
     filters: [],
     creatable: true,
     users: [{ table: 'plans', by: 'footId' }],
+  },
+  needles: {
+    table: 'needles',
+    draft: needleDraft,
+    patchable: Object.keys(needleDraft.shape),
+    filters: [],
+    creatable: true,
+  },
+  threads: {
+    table: 'threads',
+    draft: threadDraft,
+    patchable: Object.keys(threadDraft.shape),
+    filters: [],
+    creatable: true,
   },
   projects: {
     table: 'projects',
@@ -137,6 +159,8 @@ export const resources: Readonly<Record<string, Resource>> = {
       'turnDegrees',
       'passesOverMm',
       'crossings',
+      'forChild',
+      'spareMm',
     ],
     filters: ['projectId', 'clothId'],
     creatable: true,

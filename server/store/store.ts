@@ -10,6 +10,8 @@ export const singular: Record<RecordTable, string> = {
   cloths: 'cloth',
   machines: 'machine',
   feet: 'foot',
+  needles: 'needle',
+  threads: 'thread',
   projects: 'project',
   edges: 'edge',
   plans: 'plan',
@@ -30,7 +32,12 @@ export class Change {
     return row ? (row.get({ plain: true }) as Row) : null;
   }
 
-  async list(table: RecordTable, where: Record<string, string>): Promise<Row[]> {
+  async hasPhoto(id: string): Promise<boolean> {
+    const { photos } = this.database.models;
+    return (await photos.count({ where: { id }, transaction: this.transaction })) > 0;
+  }
+
+  async list(table: RecordTable, where: Record<string, string> = {}): Promise<Row[]> {
     const rows = await this.database.models[table].findAll({
       where,
       transaction: this.transaction,

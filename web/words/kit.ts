@@ -1,6 +1,7 @@
 import type { FootKind } from '../../core/kit/foot-kind';
 import type { MachineKind } from '../../core/kit/machine';
 import type { KitGap } from '../../core/plan/kit-gaps';
+import type { Shank } from '../../core/kit/shank';
 import type { Lengths } from '../app/lengths';
 
 export const machineKindNames: Readonly<Record<MachineKind, string>> = {
@@ -27,6 +28,13 @@ export const footKindNames: Readonly<Record<FootKind, string>> = {
   walking: 'walking foot',
 };
 
+export const shankNames: Readonly<Record<Shank, string>> = {
+  low: 'low bar',
+  high: 'high bar',
+  slanted: 'slanted bar',
+  'clip-on': 'clip-on ankle',
+};
+
 const anyOf = (names: readonly string[]) =>
   `${/^[aeo]/.test(names[0] ?? '') ? 'an' : 'a'} ${names.join(' or ')}`;
 
@@ -37,6 +45,8 @@ export function gapInWords(gap: KitGap, { fine }: Lengths): string {
       return anyOf(gap.anyOf.map((kind) => machineKindNames[kind]));
     case 'foot':
       return anyOf(gap.anyOf.slice(0, 2).map((kind) => footKindNames[kind]));
+    case 'shank':
+      return `${anyOf(gap.anyOf.slice(0, 2).map((kind) => footKindNames[kind]))} for a ${gap.shanks.map((shank) => shankNames[shank]).join(' or ')}`;
     case 'channel':
       return `a hemmer foot of ${fine(gap.channelMm)}`;
     case 'width':

@@ -26,6 +26,8 @@ const newFoot: FootDraft = {
   name: 'New foot',
   kind: 'blind',
   channelMm: null,
+  mouthMm: null,
+  stripMm: null,
   specs: { slotMm: [-3.5, 3.5], guidance: 'blade', guide: { atMm: 0 } },
   soleMm: { widthMm: 18, toeMm: 12, heelMm: 14 },
   note: '',

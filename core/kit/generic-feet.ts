@@ -1,0 +1,156 @@
+import { defaultGuideStepMm, type Foot, type Guidance, type IntervalMm } from './foot';
+import type { FootKind } from './foot-kind';
+
+/** A foot or attachment of a plain kind, with the measures that such feet usually have. */
+export interface GenericFoot {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: FootKind;
+  readonly channelMm: number | null;
+  /** How wide an attachment's mouth is. */
+  readonly mouthMm: number | null;
+  /** The strip it folds. */
+  readonly stripMm: number | null;
+  readonly specs: Foot;
+  readonly soleMm: {
+    readonly widthMm: number;
+    readonly toeMm: number;
+    readonly heelMm: number;
+    readonly standOffMm?: number;
+  };
+}
+
+type Row = readonly [
+  id: string,
+  name: string,
+  kind: FootKind,
+  slotMm: IntervalMm,
+  guidance: Guidance,
+  /** Where the guide stands, or the range it adjusts over. */
+  guide: number | IntervalMm,
+  /** Sole width, needle to toe, needle to heel. */
+  soleMm: readonly [number, number, number],
+  more?: Partial<Pick<GenericFoot, 'channelMm' | 'mouthMm' | 'stripMm'>> & { standOffMm?: number },
+];
+
+const rows: readonly Row[] = [
+  ['zigzag-7', 'Open zigzag foot, 7 mm', 'zigzag', [-4.5, 4.5], 'edge', -2, [18, 12, 14]],
+  ['zigzag-5', 'Open zigzag foot, 5 mm', 'zigzag', [-3.5, 3.5], 'edge', -2, [16, 12, 14]],
+  ['clear', 'Clear foot', 'clear', [-4.5, 4.5], 'mark', -3, [20, 12, 14]],
+  ['straight', 'Straight-stitch foot', 'straight', [-1, 1], 'edge', -3, [12, 12, 14]],
+  ['quarter', 'Straight foot, 6.5 mm edge', 'straight', [-1, 1], 'edge', 6.5, [14, 12, 14]],
+  ['blind-fixed', 'Blind foot, fixed blade', 'blind', [-4.5, 4.5], 'blade', -1, [20, 14, 16]],
+  [
+    'blind-screw',
+    'Blind foot, blade on a screw',
+    'blind',
+    [-4.5, 4.5],
+    'blade',
+    [-3, 1],
+    [20, 15, 16],
+  ],
+  [
+    'overcast-flat',
+    'Overcasting foot, flat bar',
+    'overcasting',
+    [-3.5, 3.5],
+    'bar',
+    2.5,
+    [20, 12, 14],
+  ],
+  ['tall-bar', 'Foot with a tall bar', 'tall-bar', [-3.5, 3.5], 'bar', 0, [18, 12, 14]],
+  [
+    'hemmer-2',
+    'Hemmer foot, 2 mm scroll',
+    'hemmer',
+    [-3, 3],
+    'edge',
+    0,
+    [16, 15, 14],
+    { channelMm: 2 },
+  ],
+  [
+    'hemmer-4',
+    'Hemmer foot, 4 mm scroll',
+    'hemmer',
+    [-3, 3],
+    'edge',
+    0,
+    [20, 17, 14],
+    { channelMm: 4 },
+  ],
+  [
+    'hemmer-6',
+    'Hemmer foot, 6 mm scroll',
+    'hemmer',
+    [-3, 3],
+    'edge',
+    0,
+    [22, 19, 14],
+    { channelMm: 6 },
+  ],
+  [
+    'wide-12',
+    'Wide hemmer, 12 mm',
+    'wide-hemmer',
+    [-1.5, 1.5],
+    'edge',
+    0,
+    [26, 24, 14],
+    { channelMm: 12 },
+  ],
+  [
+    'wide-25',
+    'Wide hemmer, 25 mm',
+    'wide-hemmer',
+    [-1.5, 1.5],
+    'edge',
+    0,
+    [40, 34, 14],
+    { channelMm: 25 },
+  ],
+  ['edge-guide', 'Edge-guide foot', 'edge-guide', [-1.5, 1.5], 'bar', 2, [19, 13, 14]],
+  [
+    'binder-foot',
+    'Binder foot',
+    'binder',
+    [-2.5, 2.5],
+    'edge',
+    1.5,
+    [24, 18, 14],
+    { mouthMm: 26, stripMm: 24 },
+  ],
+  [
+    'binder-10',
+    'Binder attachment, 10 mm finished',
+    'binder-attachment',
+    [-3, 3],
+    'edge',
+    2,
+    [18, 12, 14],
+    { mouthMm: 44, stripMm: 40, standOffMm: 12 },
+  ],
+  ['tacking', 'Tacking attachment', 'tacking-attachment', [-3, 3], 'blade', [-2, 2], [22, 16, 14]],
+  ['zipper', 'Zipper foot', 'zipper', [-1.5, 1.5], 'edge', -2, [9, 12, 14]],
+  ['walking', 'Walking foot', 'walking', [-3.5, 3.5], 'mark', -3, [26, 16, 18]],
+];
+
+/** Twenty plain feet and attachments to start from. Starting guesses: measure your own. */
+export const genericFeet: readonly GenericFoot[] = rows.map(
+  ([id, name, kind, slotMm, guidance, guide, [widthMm, toeMm, heelMm], more = {}]) => ({
+    ...{ id, name, kind, channelMm: more.channelMm ?? null },
+    ...{ mouthMm: more.mouthMm ?? null, stripMm: more.stripMm ?? null },
+    specs: {
+      slotMm,
+      guidance,
+      guide:
+        typeof guide === 'number'
+          ? { atMm: guide }
+          : { rangeMm: guide, stepMm: defaultGuideStepMm },
+    },
+    soleMm: {
+      ...{ widthMm, toeMm, heelMm },
+      ...(more.standOffMm === undefined ? {} : { standOffMm: more.standOffMm }),
+    },
+  }),
+);
