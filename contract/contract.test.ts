@@ -22,6 +22,8 @@ const edge = {
   lengthMm: 300,
   minRadiusMm: null,
   turnDegrees: null,
+  forChild: false,
+  spareMm: null,
   passesOverMm: null,
   crossings: [],
 };

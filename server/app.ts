@@ -12,7 +12,9 @@ import { answerErrors } from './http/errors';
 import { refuseForeign, requireJson } from './http/guards';
 import { notFound } from './http/refusal';
 import { computeRoutes } from './routes/compute';
+import { exchangeRoutes } from './routes/exchange';
 import { historyRoutes } from './routes/history';
+import { photoRoutes } from './routes/photos';
 import { printRoutes } from './routes/print';
 import { recordRoutes } from './routes/records';
 import type { Store } from './store/store';
@@ -48,7 +50,7 @@ const contentSecurityPolicy = {
     styleSrc: ["'self'", (_: unknown, response: ServerResponse) => `'nonce-${nonceOf(response)}'`],
     styleSrcAttr: ["'unsafe-inline'"],
     fontSrc: ["'self'"],
-    imgSrc: ["'self'", 'data:'],
+    imgSrc: ["'self'", 'data:', 'blob:'],
     connectSrc: ["'self'"],
     manifestSrc: ["'self'"],
     baseUri: ["'none'"],
@@ -82,6 +84,9 @@ export function createApp({ store, log, host, clientFolder, fontFile }: AppParts
     await store.database.sequelize.query('SELECT 1');
     response.json({ ok: true });
   });
+  // Files are sent as they are; everything else is JSON.
+  api.use(photoRoutes(store));
+  api.use(exchangeRoutes(store));
   api.use(requireJson, express.json({ limit: '256kb', strict: false }));
   api.use('/compute', computeRoutes());
   api.use('/compute', (request) => {

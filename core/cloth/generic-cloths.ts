@@ -363,7 +363,7 @@ const rows: readonly Row[] = [
     'Soft net',
     'polyamide',
     'sheer',
-    [30, 0.25, 12, 80],
+    [30, 0.2, 12, 80],
     [0, 0, 2],
     'alike',
     'none',

@@ -8,12 +8,30 @@ import { Refusal } from './refusal';
 /** What the body parser says of bodies it gives up on, by its own error types. */
 const bodyTroubles: Readonly<Record<string, [status: number, code: string, message: string]>> = {
   'entity.parse.failed': [400, 'not-json', 'The body is not valid JSON.'],
-  'entity.too.large': [413, 'too-large', 'The body is larger than 256 kB.'],
   'encoding.unsupported': [415, 'not-json', 'Send the body uncompressed, in UTF-8.'],
   'charset.unsupported': [415, 'not-json', 'Send the body in UTF-8.'],
   'request.size.invalid': [400, 'not-json', 'The body is shorter or longer than announced.'],
   'request.aborted': [400, 'not-json', 'The body ended early.'],
 };
+
+interface TooLarge {
+  readonly type: 'entity.too.large';
+  /** As announced, bytes; not there when nobody announced it. */
+  readonly length?: number;
+  readonly limit: number;
+}
+
+function isTooLarge(error: unknown): error is TooLarge {
+  return (error as { type?: unknown } | null)?.type === 'entity.too.large';
+}
+
+/** A size in the unit one would say it in. */
+function inBytes(bytes: number | undefined): string {
+  if (bytes === undefined) return 'too large';
+  return bytes < 1024 * 1024
+    ? `${Math.round(bytes / 1024)} kB`
+    : `${Math.round(bytes / 1024 / 1024)} MB`;
+}
 
 function refusalFor(error: unknown): Refusal | null {
   if (error instanceof Refusal) return error;
@@ -25,6 +43,10 @@ function refusalFor(error: unknown): Refusal | null {
   }
   if (error instanceof ForeignKeyConstraintError) {
     return new Refusal(409, 'in-use', 'Something else still points at this record.');
+  }
+  if (isTooLarge(error)) {
+    const message = `What was sent is ${inBytes(error.length)}; at most ${inBytes(error.limit)} are taken here.`;
+    return new Refusal(413, 'too-large', message, [{ path: '', message }]);
   }
   const type = (error as { type?: unknown } | null)?.type;
   const trouble = typeof type === 'string' ? bodyTroubles[type] : undefined;

@@ -1,4 +1,4 @@
-import type { Transaction } from 'sequelize';
+import type { Model, ModelStatic, Transaction } from 'sequelize';
 import type { Database } from '../database/open';
 import type { RecordTable } from '../database/models';
 
@@ -56,21 +56,47 @@ export async function bringTo(
   steps: readonly Step[],
   transaction: Transaction,
 ): Promise<void> {
-  const rank = (step: Step) => writingOrder.indexOf(step.table);
   const removed = steps.filter((step) => step[side] === null);
   const written = steps.filter((step) => step[side] !== null);
-  for (const { table, id } of [...removed].sort((a, b) => rank(b) - rank(a))) {
-    await models[table].destroy({ where: { id }, transaction });
+  for (const table of [...writingOrder].reverse()) {
+    const ids = removed.filter((step) => step.table === table).map(({ id }) => id);
+    for (const some of inParts(ids)) {
+      await models[table].destroy({ where: { id: some }, transaction });
+    }
   }
-  for (const step of [...written].sort((a, b) => rank(a) - rank(b))) {
-    const model = models[step.table];
-    const present = await model.findByPk(step.id, { transaction });
+  for (const table of writingOrder) {
+    const steps = written.filter((step) => step.table === table);
+    for (const some of inParts(steps)) await writeBack(models[table], side, some, transaction);
+  }
+}
+
+/** An import can hold thousands of records: they are asked for by so many at once. */
+const partSize = 500;
+
+function inParts<T>(all: readonly T[]): T[][] {
+  return Array.from({ length: Math.ceil(all.length / partSize) }, (_, i) =>
+    all.slice(i * partSize, (i + 1) * partSize),
+  );
+}
+
+async function writeBack(
+  model: ModelStatic<Model>,
+  side: 'before' | 'after',
+  steps: readonly Step[],
+  transaction: Transaction,
+): Promise<void> {
+  const found = await model.findAll({ where: { id: steps.map(({ id }) => id) }, transaction });
+  const present = new Map(found.map((row) => [String(row.get('id')), row]));
+  const missing: Row[] = [];
+  for (const step of steps) {
+    const there = present.get(step.id);
     // A version never comes back: whoever still holds the old one must be told it is stale.
-    const known = Math.max(Number(present?.get('version') ?? 0), highest(step));
-    const row = { ...step[side], version: known + 1 };
-    if (present) await present.update(row, { transaction });
-    else await model.create(row, { transaction });
+    const known = Math.max(Number(there?.get('version') ?? 0), highest(step));
+    const row = { ...step[side], version: known + 1 } as Row;
+    if (there) await there.update(row, { transaction });
+    else missing.push(row);
   }
+  await model.bulkCreate(missing, { transaction });
 }
 
 function highest({ before, after }: Step): number {

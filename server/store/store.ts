@@ -3,6 +3,7 @@ import { Transaction } from 'sequelize';
 import type { RecordTable } from '../database/models';
 import type { Database } from '../database/open';
 import { Refusal, notFound } from '../http/refusal';
+import type { KeptPhoto } from '../photos/keep-photo';
 import { bringTo, writeDown, type Row, type Step } from './journal';
 
 /** What a table's rows are called in messages. */
@@ -59,6 +60,30 @@ export class Change {
     await this.database.models[table].create(after, { transaction: this.transaction });
     this.steps.push({ table, id, before: null, after });
     return after;
+  }
+
+  /** Creates many records of a table at once; each brings its id, and its day where it has one. */
+  async createMany(
+    table: RecordTable,
+    drafts: readonly (Record<string, unknown> & { readonly id: string })[],
+  ): Promise<void> {
+    const now = new Date().toISOString();
+    const rows = drafts.map((draft): Row => ({
+      createdAt: now,
+      ...draft,
+      version: 1,
+      updatedAt: now,
+    }));
+    await this.database.models[table].bulkCreate(rows, { transaction: this.transaction });
+    for (const after of rows) this.steps.push({ table, id: after.id, before: null, after });
+  }
+
+  /** Keeps photos under their hashes; one that is there already is left alone. */
+  async keepPhotos(photos: readonly KeptPhoto[]): Promise<void> {
+    await this.database.models.photos.bulkCreate(
+      photos.map((photo) => ({ ...photo })),
+      { ignoreDuplicates: true, transaction: this.transaction },
+    );
   }
 
   /** @throws Refusal 404 without the record, 409 when `version` is not the stored one */
@@ -149,6 +174,11 @@ export class Store {
       }
       return result;
     });
+  }
+
+  /** Keeps photos; not journalled, since a photo nobody points at harms nobody. */
+  keepPhotos(photos: readonly KeptPhoto[]): Promise<void> {
+    return this.inTurn((transaction) => new Change(this.database, transaction).keepPhotos(photos));
   }
 
   /** The labels of what undo and redo would do. */

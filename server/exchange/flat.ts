@@ -1,0 +1,110 @@
+import type { ExchangeTable } from '../../contract/exchange';
+import type { Issue } from '../../core/impossible';
+import { guarded, isFormula, unguarded } from './cell';
+import { columns, type Column } from './columns';
+
+type Tree = Record<string | number, unknown>;
+
+function valueAt(record: unknown, path: Column['path']): unknown {
+  return path.reduce<unknown>(
+    (part, step) => (part === null || part === undefined ? undefined : (part as Tree)[step]),
+    record,
+  );
+}
+
+/** Puts a value at a path, making the objects and lists on the way. */
+function putAt(record: Tree, path: Column['path'], value: unknown): void {
+  const [step, ...rest] = path;
+  if (step === undefined) return;
+  if (rest.length === 0) {
+    record[step] = value;
+    return;
+  }
+  const empty: unknown = typeof rest[0] === 'number' ? [] : {};
+  const below = (record[step] ??= empty) as Tree;
+  putAt(below, rest, value);
+}
+
+function cellOf({ as }: Column, value: unknown): string {
+  if (value === null || value === undefined) return '';
+  if (as === 'list') return (value as readonly string[]).join(' ');
+  return as === 'text' ? guarded(String(value)) : String(value);
+}
+
+/** A record as the cells of its row. */
+export function cellsOf(table: ExchangeTable, record: object): string[] {
+  return columns[table].map((column) => cellOf(column, valueAt(record, column.path)));
+}
+
+const numeral = /^[-+]?(\d+\.?\d*|\.\d+)(e[-+]?\d+)?$/i;
+
+function valueOf({ as, name }: Column, cell: string, issues: Issue[]): unknown {
+  const trimmed = cell.trim();
+  if (as === 'text') return unguarded(cell);
+  if (trimmed === '') return null;
+  if (as === 'word') return unguarded(trimmed);
+  if (as === 'list') return trimmed.split(/\s+/);
+  if (as === 'boolean') {
+    if (/^(true|yes|1)$/i.test(trimmed)) return true;
+    if (/^(false|no|0)$/i.test(trimmed)) return false;
+    issues.push({ path: name, message: `“${trimmed.slice(0, 40)}” is neither true nor false.` });
+    return null;
+  }
+  const plain = trimmed.replace('−', '-').replace(/^([-+]?\d+),(\d+)$/, '$1.$2');
+  if (numeral.test(plain)) return Number(plain);
+  issues.push({ path: name, message: `“${trimmed.slice(0, 40)}” is not a number.` });
+  return null;
+}
+
+/** A list or pair whose cells are all empty was not said at all. */
+function tidied(value: unknown): unknown {
+  if (Array.isArray(value)) {
+    return value.every((one) => one === null || one === undefined) ? null : value;
+  }
+  if (value === null || typeof value !== 'object') return value;
+  return Object.fromEntries(Object.entries(value).map(([name, one]) => [name, tidied(one)]));
+}
+
+/** A guide stands still or moves over a range; the half that was not said goes. */
+function withGuide(record: Tree): Tree {
+  const specs = record['specs'] as Tree | undefined;
+  const guide = specs?.['guide'] as Tree | undefined;
+  if (!specs || !guide) return record;
+  const { atMm, rangeMm, stepMm } = guide as Record<string, unknown>;
+  const kept =
+    rangeMm === null || rangeMm === undefined
+      ? { atMm }
+      : { rangeMm, ...(stepMm === null || stepMm === undefined ? {} : { stepMm }) };
+  return { ...record, specs: { ...specs, guide: kept } };
+}
+
+/** Fields that a schema knows as left out, and not as null. */
+const leftOutWhenEmpty: readonly (readonly [string, string])[] = [
+  ['specs', 'lengthMeans'],
+  ['soleMm', 'standOffMm'],
+];
+
+/** A row read from cells: the fields its columns hold, nested as in the record. */
+export function recordOf(
+  table: ExchangeTable,
+  cells: Readonly<Record<string, string>>,
+): { record: Record<string, unknown>; issues: Issue[]; repairs: Issue[] } {
+  const issues: Issue[] = [];
+  const repairs: Issue[] = [];
+  const record: Tree = {};
+  for (const column of columns[table]) {
+    const cell = cells[column.name];
+    if (cell === undefined) continue;
+    if (column.as === 'text' && isFormula(cell)) {
+      const message = `It begins like a spreadsheet formula: “${cell.slice(0, 40)}” is kept as plain text, and written with an apostrophe before it from now on.`;
+      repairs.push({ path: column.name, message });
+    }
+    putAt(record, column.path, valueOf(column, cell, issues));
+  }
+  const whole = withGuide(tidied(record) as Tree);
+  for (const [part, field] of leftOutWhenEmpty) {
+    const below = whole[part] as Tree | undefined;
+    if (below?.[field] === null) below[field] = undefined;
+  }
+  return { record: whole as Record<string, unknown>, issues, repairs };
+}

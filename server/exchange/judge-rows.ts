@@ -1,0 +1,168 @@
+import { createHash } from 'node:crypto';
+import * as z from 'zod';
+import { issuesOf } from '../../contract/error';
+import { exchangeTables, type ExchangeTable, type ImportRow } from '../../contract/exchange';
+import { clothFromDescription, type ClothDescription } from '../../core/cloth/describe';
+import { Impossible, type Issue } from '../../core/impossible';
+import type { Row } from '../store/journal';
+import type { Change } from '../store/store';
+import { draftOfRow, draftSchema, exchanged } from './record';
+import type { ReadRow } from './read-file';
+import type { SentPhotos } from './sent-photos';
+
+/** A row with what would be written, when it can be. */
+export interface JudgedRow extends ImportRow {
+  readonly draft: Record<string, unknown> | null;
+  readonly before: Row | null;
+  readonly createdAt: string | null;
+}
+
+/** What a new record starts with where a file says nothing. */
+const blanks: Readonly<Record<ExchangeTable, Record<string, unknown>>> = {
+  cloths: { weightClass: null, tests: {}, note: '' },
+  machines: { specs: {}, note: '' },
+  feet: { channelMm: null, specs: {}, soleMm: {}, note: '' },
+  needles: { left: 0, note: '' },
+  threads: { fibre: null, tex: null, colour: '', note: '' },
+};
+
+const idSchema = z
+  .string()
+  .regex(/^[\w.-]{1,64}$/, 'An id is 1 to 64 letters, digits, points, hyphens or underscores.');
+const dayOf = z.iso.datetime();
+
+type Fields = Record<string, unknown>;
+const isFields = (value: unknown): value is Fields =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** Fields over the ones that are there; a guide is one thing and never half of each. */
+function merged(base: Fields, over: Fields): Fields {
+  const result: Fields = { ...base };
+  for (const [name, value] of Object.entries(over)) {
+    const below = base[name];
+    result[name] =
+      name !== 'guide' && isFields(value) && isFields(below) ? merged(below, value) : value;
+  }
+  return result;
+}
+
+/** What contradicts itself though each field alone is right. */
+function contradictions(table: ExchangeTable, draft: Fields): readonly Issue[] {
+  if (table !== 'cloths') return [];
+  try {
+    clothFromDescription(draft as unknown as ClothDescription);
+    return [];
+  } catch (error) {
+    if (error instanceof Impossible) return error.issues;
+    throw error;
+  }
+}
+
+/** A value for comparing: what is null and what is left out mean the same. */
+function said(value: unknown): string {
+  return JSON.stringify(value, (_, part: unknown) => part ?? undefined) ?? '';
+}
+
+function changedFields(table: ExchangeTable, before: Row, draft: Fields): string[] {
+  const was = exchanged(table, before);
+  const is = exchanged(table, { ...before, ...draft });
+  return Object.keys(was).filter((name) => said(was[name]) !== said(is[name]));
+}
+
+/** The places of each id that a file gives more than once. */
+function places(rows: readonly ReadRow[]): Map<string, string[]> {
+  const byId = new Map<string, string[]>();
+  for (const { table, place, record } of rows) {
+    const { id } = record;
+    if (typeof id !== 'string' || id === '') continue;
+    const key = `${table}/${id}`;
+    byId.set(key, [...(byId.get(key) ?? []), place]);
+  }
+  return byId;
+}
+
+function judgeRow(
+  row: ReadRow,
+  stored: ReadonlyMap<string, Row>,
+  twice: readonly string[],
+  photos: SentPhotos,
+): JudgedRow {
+  const { table, place } = row;
+  const { id: givenId, createdAt: givenDay, ...fields } = row.record;
+  const issues: Issue[] = [...row.issues];
+  const repairs: Issue[] = [...row.repairs];
+  const id = givenId === undefined || givenId === null || givenId === '' ? null : givenId;
+  if (id !== null) {
+    const shaped = idSchema.safeParse(id);
+    if (!shaped.success) issues.push({ path: 'id', message: issuesOf(shaped.error)[0]!.message });
+  }
+  if (twice.length > 1) {
+    const message = `The id “${String(id)}” is there ${twice.length} times: ${twice.slice(0, 4).join(', ')}.`;
+    issues.push({ path: 'id', message });
+  }
+  const schema = draftSchema(table);
+  const known = Object.entries(fields).filter(([name]) => {
+    if (Object.hasOwn(schema.shape, name)) return true;
+    repairs.push({ path: name.slice(0, 60), message: 'This field is not known; it is left out.' });
+    return false;
+  });
+  const before = typeof id === 'string' ? (stored.get(id) ?? null) : null;
+  const base = before && row.partial ? draftOfRow(before) : blanks[table];
+  const whole = merged(base, Object.fromEntries(known));
+  const parsed = schema.safeParse(whole);
+  if (!parsed.success) issues.push(...issuesOf(parsed.error));
+  const draft = parsed.success ? parsed.data : null;
+  if (draft) issues.push(...contradictions(table, draft));
+  const photoId = draft?.['photoId'];
+  if (typeof photoId === 'string' && !photos.has(photoId)) {
+    issues.push({ path: 'photoId', message: photos.why(photoId) });
+  }
+  const day = dayOf.safeParse(givenDay);
+  if (!day.success && givenDay !== undefined && givenDay !== null) {
+    repairs.push({ path: 'createdAt', message: 'This is no date; today is taken.' });
+  }
+  const changed = before && draft && issues.length === 0 ? changedFields(table, before, draft) : [];
+  const name = fields['name'];
+  return {
+    table,
+    place,
+    id: typeof id === 'string' ? id : null,
+    name: typeof name === 'string' ? name.slice(0, 120) : String(before?.['name'] ?? ''),
+    outcome:
+      issues.length > 0 ? 'refused' : !before ? 'added' : changed.length > 0 ? 'changed' : 'same',
+    fields: changed,
+    ...{ issues, repairs, draft, before },
+    createdAt: day.success ? day.data : null,
+  };
+}
+
+/** What would become of each row, against what is stored now. */
+export async function judgeRows(
+  change: Change,
+  rows: readonly ReadRow[],
+  photos: SentPhotos,
+): Promise<JudgedRow[]> {
+  const stored = new Map<ExchangeTable, Map<string, Row>>();
+  for (const table of exchangeTables) {
+    if (!rows.some((row) => row.table === table)) continue;
+    stored.set(table, new Map((await change.list(table)).map((row) => [row.id, row])));
+  }
+  const byId = places(rows);
+  return rows.map((row) =>
+    judgeRow(
+      row,
+      stored.get(row.table) ?? new Map(),
+      byId.get(`${row.table}/${String(row.record['id'])}`) ?? [],
+      photos,
+    ),
+  );
+}
+
+/** A mark of a file and of what would become of it; another shelf gives another mark. */
+export function digestOf(bytes: Buffer, rows: readonly JudgedRow[]): string {
+  const hash = createHash('sha256').update(bytes);
+  for (const { place, outcome, before } of rows) {
+    hash.update(`${place} ${outcome} ${before?.version ?? ''}\n`);
+  }
+  return hash.digest('hex');
+}

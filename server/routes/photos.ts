@@ -1,0 +1,44 @@
+import express, { Router } from 'express';
+import { mostPhotoBytes, photoId } from '../../contract/photo';
+import { Refusal, notFound } from '../http/refusal';
+import { shrunkPhoto } from '../photos/keep-photo';
+import type { Store } from '../store/store';
+
+/** Photos: sent as the bytes of a picture, kept under their hash. */
+export function photoRoutes(store: Store): Router {
+  const router = Router();
+  const { photos } = store.database.models;
+
+  router.post(
+    '/photos',
+    express.raw({ type: () => true, limit: mostPhotoBytes }),
+    async (request, response) => {
+      const bytes: unknown = request.body;
+      if (!Buffer.isBuffer(bytes) || bytes.length === 0) {
+        throw new Refusal(400, 'no-body', 'Send the bytes of a picture.');
+      }
+      const kept = await shrunkPhoto(bytes);
+      await store.keepPhotos([kept]);
+      const { id, widthPx, heightPx } = kept;
+      response.status(201).json({ id, widthPx, heightPx });
+    },
+  );
+
+  router.get('/photos/:id', async (request, response) => {
+    const { id } = request.params;
+    const row = photoId.safeParse(id).success ? await photos.findByPk(id) : null;
+    if (!row) throw notFound('photo', id);
+    response
+      .set('Cache-Control', 'private, max-age=31536000, immutable')
+      .type(pictureType(row.get('bytes') as Buffer))
+      .send(row.get('bytes'));
+  });
+  return router;
+}
+
+/** The form of a picture by its first bytes; what is kept here is always one of these. */
+function pictureType(bytes: Buffer): string {
+  if (bytes[0] === 0x89) return 'image/png';
+  if (bytes[0] === 0x47) return 'image/gif';
+  return bytes[0] === 0x52 ? 'image/webp' : 'image/jpeg';
+}
