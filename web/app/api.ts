@@ -34,16 +34,29 @@ function isRefusal(json: unknown): json is ErrorBody {
  * @throws ApiError when refused, Unreachable when nobody answers
  */
 export async function send<T>(method: string, path: string, body?: unknown): Promise<T> {
+  return answered<T>(path, {
+    method,
+    // A change that is on its way outlives the page that made it.
+    keepalive: method !== 'GET',
+    ...(body === undefined
+      ? {}
+      : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
+  });
+}
+
+/** Sends a file as it is. @throws ApiError when refused, Unreachable when nobody answers */
+export async function sendFile<T>(path: string, file: Blob): Promise<T> {
+  return answered<T>(path, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/octet-stream' },
+    body: file,
+  });
+}
+
+async function answered<T>(path: string, request: RequestInit): Promise<T> {
   let response: Response;
   try {
-    response = await fetch(`/api/${path}`, {
-      method,
-      // A change that is on its way outlives the page that made it.
-      keepalive: method !== 'GET',
-      ...(body === undefined
-        ? {}
-        : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
-    });
+    response = await fetch(`/api/${path}`, request);
   } catch {
     throw new Unreachable();
   }

@@ -6,9 +6,11 @@ import type {
   FootRecord,
   History,
   MachineRecord,
+  NeedleRecord,
   PlanRecord,
   PreferencesRecord,
   ProjectRecord,
+  ThreadRecord,
 } from '../../contract/records';
 import { ApiError, Unreachable, send } from './api';
 import { setReachable } from './connection';
@@ -21,6 +23,8 @@ export interface Records {
   cloths: ClothRecord;
   machines: MachineRecord;
   feet: FootRecord;
+  needles: NeedleRecord;
+  threads: ThreadRecord;
   projects: ProjectRecord;
   edges: EdgeRecord;
   plans: PlanRecord;

@@ -39,6 +39,18 @@ export const router = createBrowserRouter([
             lazy: later(async () => (await import('../screens/cloths/cloths-screen')).ClothsScreen),
           },
           {
+            path: 'cloths/:clothId/measure/:test?',
+            lazy: later(
+              async () => (await import('../screens/measure/measure-screen')).MeasureScreen,
+            ),
+          },
+          {
+            path: 'exchange',
+            lazy: later(
+              async () => (await import('../screens/exchange/exchange-screen')).ExchangeScreen,
+            ),
+          },
+          {
             path: 'kit',
             lazy: later(async () => (await import('../screens/kit/kit-screen')).KitScreen),
           },

@@ -1,4 +1,5 @@
 import type { FootDraft } from '../../contract/kit';
+import type { Foot } from '../../core/kit/foot';
 
 /** A place on the foot from above: mm right of the needle's centre, mm behind the needle. */
 export type Place = readonly [xMm: number, yMm: number];
@@ -12,7 +13,9 @@ export interface FootPart {
 }
 
 /** What a foot's drawing needs of it. */
-export type DrawnFoot = Pick<FootDraft, 'kind' | 'specs' | 'soleMm' | 'channelMm'>;
+export type DrawnFoot = Pick<FootDraft, 'kind' | 'soleMm' | 'channelMm'> & {
+  readonly specs: Foot;
+};
 
 /** The slot's half length along the seam; no sum depends on it. */
 export const slotHalfMm = 2.2;

@@ -1,7 +1,9 @@
 import type { FootKind } from '../../core/kit/foot-kind';
 import type { MachineKind } from '../../core/kit/machine';
 import type { KitGap } from '../../core/plan/kit-gaps';
+import type { NeedlePoint } from '../../core/kit/needle';
 import type { Shank } from '../../core/kit/shank';
+import type { ThreadUse } from '../../core/kit/thread';
 import type { Lengths } from '../app/lengths';
 
 export const machineKindNames: Readonly<Record<MachineKind, string>> = {
@@ -33,6 +35,24 @@ export const shankNames: Readonly<Record<Shank, string>> = {
   high: 'high bar',
   slanted: 'slanted bar',
   'clip-on': 'clip-on ankle',
+};
+
+export const needlePointNames: Readonly<Record<NeedlePoint, string>> = {
+  universal: 'universal',
+  sharp: 'sharp, fine',
+  ball: 'ball point',
+  denim: 'denim point',
+  topstitch: 'topstitch, long eye',
+  leather: 'leather, cutting',
+};
+
+export const threadUseNames: Readonly<Record<ThreadUse, string>> = {
+  'all-purpose': 'all-purpose',
+  fine: 'fine cloth',
+  topstitching: 'topstitching',
+  cone: 'overlocker, on a cone',
+  fluffy: 'fluffy, for loopers',
+  'see-through': 'see-through',
 };
 
 const anyOf = (names: readonly string[]) =>

@@ -1,12 +1,11 @@
 import type { ReactNode } from 'react';
-
-export type TestName = 'weigh' | 'stack' | 'pull' | 'rub' | 'curl' | 'slip';
+import type { TestId } from './home-test';
 
 const line = { fill: 'none', stroke: '#26272b', strokeWidth: 1.8 } as const;
 const clothLine = { fill: '#cdbfa5', stroke: '#4d463a', strokeWidth: 1.5 } as const;
 const mark = { fill: 'none', stroke: '#235387', strokeWidth: 1.8 } as const;
 
-const drawings: Readonly<Record<TestName, ReactNode>> = {
+const drawings: Readonly<Record<TestId, ReactNode>> = {
   weigh: (
     <>
       <rect x="18" y="12" width="28" height="10" {...clothLine} />
@@ -59,9 +58,15 @@ const drawings: Readonly<Record<TestName, ReactNode>> = {
 };
 
 /** A small drawing of what the hands do in a home test. */
-export function TestDrawing({ name }: { name: TestName }) {
+export function TestDrawing({ name, small = false }: { name: TestId; small?: boolean }) {
   return (
-    <svg width={64} height={60} viewBox="0 0 64 60" aria-hidden className="shrink-0">
+    <svg
+      width={small ? 40 : 56}
+      height={small ? 38 : 52}
+      viewBox="0 0 64 60"
+      aria-hidden
+      className="shrink-0"
+    >
       {drawings[name]}
     </svg>
   );

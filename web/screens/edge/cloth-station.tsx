@@ -6,8 +6,8 @@ import { ClothPicker } from '../cloths/cloth-picker';
 import type { Bench } from './bench';
 
 // The tests come with the schemas' package; the rest of the edge does without it.
-const ClothEditor = lazy(async () => ({
-  default: (await import('../cloths/cloth-editor')).ClothEditor,
+const ClothPage = lazy(async () => ({
+  default: (await import('../cloths/cloth-page')).ClothPage,
 }));
 
 /** The shelf to pick from, and the home tests of the cloth that was picked. */
@@ -26,7 +26,7 @@ export function ClothTable({ bench }: { bench: Bench }) {
       />
       <div className="overflow-y-auto border-l border-line p-4">
         <Suspense>
-          <ClothEditor key={bench.cloth.id} cloth={bench.cloth} />
+          <ClothPage key={bench.cloth.id} cloth={bench.cloth} />
         </Suspense>
       </div>
     </div>

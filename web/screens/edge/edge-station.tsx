@@ -167,6 +167,25 @@ export function EdgeSlip({ bench }: { bench: Bench }) {
           onCommit={(passesOverMm) => set({ passesOverMm })}
         />
       )}
+      <LengthField
+        label="Cloth there is beyond the finished edge"
+        value={edge.spareMm}
+        optional
+        placeholder="enough"
+        refuse={(mm) =>
+          mm >= 0 && mm <= 2000 ? null : 'Up to 2 m; leave it empty while nothing is cut.'
+        }
+        onCommit={(spareMm) => set({ spareMm })}
+      />
+      <label className="flex min-h-11 items-center gap-2">
+        <input
+          type="checkbox"
+          className="size-5 accent-pencil"
+          checked={edge.forChild}
+          onChange={(event) => set({ forChild: event.target.checked })}
+        />
+        For a small child: nothing may pull off
+      </label>
       {depthRule && takesField(depthRule, record.fold.variant) && (
         <LengthField
           label={depthRule.name}

@@ -19,7 +19,7 @@ import { WhyOut, WhyRanked } from './why';
 export function FinishSlip({ bench }: { bench: Bench }) {
   const { looked, isChosen, look } = useLookedAt(bench);
   const { finish, wish, trouble } = looked;
-  const ranking = useRanking(bench);
+  const ranking = useRanking(bench)?.ranking;
   const same = (it: { finishId: string; variant: string }) =>
     it.finishId === finish.id && it.variant === wish.variant;
   const place = ranking?.ranked.findIndex(same) ?? -1;

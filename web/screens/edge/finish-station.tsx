@@ -1,5 +1,6 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Considered } from '../../../core/choose/consider';
+import { placesOf } from '../../../core/choose/places';
 import type { Ranked, Ranking } from '../../../core/choose/rank';
 import { catalogue, finishById } from '../../../core/finish/catalogue';
 import { families, type Family, type Finish } from '../../../core/finish/finish';
@@ -15,15 +16,26 @@ import type { Bench } from './bench';
 import { CompareTable } from './compare-table';
 import { optionFor, tellingStage, useLookedAt, type Option } from './looked-at';
 import { useKit } from './use-kit';
-import { useRanking } from './use-ranking';
+import { SecondOpinion } from './second-opinion';
+import { useRanking, useRankingAsItIs } from './use-ranking';
+import { useWhatIf } from './use-what-if';
+import { asItIs } from './what-if';
 import { needInWords } from './why';
 import { WishBar } from './wish-bar';
+
+const none: readonly Considered[] = [];
 
 /** Every finish there is, on this cloth and edge; two or three of them side by side. */
 export function FinishTable({ bench }: { bench: Bench }) {
   const state = useLookedAt(bench);
   const kit = useKit();
-  const ranking = useRanking(bench);
+  const answer = useRanking(bench);
+  const ranking = answer?.ranking ?? null;
+  const planId = bench.record.id;
+  const [change, setChange] = useWhatIf(planId);
+  const [asking, setAsking] = useState(change !== asItIs);
+  const before = useRankingAsItIs(bench);
+  const was = useMemo(() => (asking && before ? placesOf(before) : null), [asking, before]);
   const [family, setFamily] = useState<Family | 'all'>('all');
   const { compared, showing } = state;
   if (showing) {
@@ -44,17 +56,28 @@ export function FinishTable({ bench }: { bench: Bench }) {
         <span className="grow" />
         <Button
           className="min-h-9! py-1!"
+          aria-expanded={asking}
+          onClick={() => {
+            if (asking) setChange(asItIs);
+            setAsking(!asking);
+          }}
+        >
+          {asking ? 'Close the second opinion' : 'Second opinion'}
+        </Button>
+        <Button
+          className="min-h-9! py-1!"
           disabled={compared.length < 2}
           onClick={() => state.show(true)}
         >
           {compared.length < 2 ? 'Tick two to compare' : `Compare ${compared.length}`}
         </Button>
       </div>
-      <WishBar planId={bench.record.id} />
+      <WishBar planId={planId} considered={answer?.considered ?? none} />
+      {asking && <SecondOpinion planId={planId} cloth={bench.plan.cloth} />}
       <ul
         className="min-h-0 grow overflow-y-auto"
         aria-label="Finishes, best first"
-        aria-busy={ranking === null}
+        aria-busy={answer?.isBusy ?? true}
       >
         {ordered(ranking)
           .filter(({ finish }) => family === 'all' || finish.family === family)
@@ -70,6 +93,7 @@ export function FinishTable({ bench }: { bench: Bench }) {
                 planned={finish.id === bench.record.finish}
                 seen={seen}
                 place={place}
+                was={was && (was.get(finish.id) ?? 'out')}
                 ranked={ranked}
                 out={out}
                 needs={kitGaps(finish, option.wish, kit)}
@@ -101,29 +125,40 @@ interface Place {
 
 /** Every finish once, at the place of its best variant; those that are out come last. */
 function ordered(ranking: Ranking | null): Place[] {
-  const none = { place: null, best: null, ranked: null, out: null };
-  if (!ranking) return catalogue.map((finish) => ({ finish, ...none }));
-  const ids = [...new Set(ranking.ranked.map(({ finishId }) => finishId))];
-  const placed = ids.flatMap((id, i): Place[] => {
+  const unplaced = { place: null, best: null, ranked: null, out: null };
+  if (!ranking) return catalogue.map((finish) => ({ finish, ...unplaced }));
+  const places = placesOf(ranking);
+  const placed = [...places].flatMap(([id, place]): Place[] => {
     const finish = finishById(id);
     const ranked = ranking.ranked.find(({ finishId }) => finishId === id) ?? null;
-    return finish
-      ? [{ finish, place: i + 1, best: ranked?.variant ?? null, ranked, out: null }]
-      : [];
+    return finish ? [{ finish, place, best: ranked?.variant ?? null, ranked, out: null }] : [];
   });
-  const left = catalogue.filter(({ id }) => !ids.includes(id));
+  const left = catalogue.filter(({ id }) => !places.has(id));
   return [
     ...placed,
     ...left.map((finish): Place => {
       const out = ranking.ruledOut.find(({ finishId }) => finishId === finish.id) ?? null;
-      return { finish, ...none, best: out?.variant ?? null, out };
+      return { finish, ...unplaced, best: out?.variant ?? null, out };
     }),
   ];
+}
+
+/** Where a finish stood before, and which way it went. */
+function Moved({ was, now }: { was: number | 'out'; now: number | 'out' }) {
+  const up = was === 'out' || (now !== 'out' && now < was);
+  return (
+    <span className={`font-body text-sm font-bold ${up ? 'text-moss' : 'text-madder'}`}>
+      {' '}
+      <span aria-hidden>{up ? '▲' : '▼'}</span> was {was === 'out' ? 'out' : `number ${was}`}
+    </span>
+  );
 }
 
 interface FinishRowProps {
   /** 1 for the best; null while nothing is ranked, or when it is out. */
   readonly place: number | null;
+  /** Where it stood before a fact was changed to see; null while none is. */
+  readonly was: number | 'out' | null;
   /** What was worked out for its best variant. */
   readonly ranked: Ranked | null;
   /** Why it is out, when all its variants are. */
@@ -138,7 +173,8 @@ interface FinishRowProps {
 }
 
 function FinishRow(props: FinishRowProps) {
-  const { option, planned, seen, place, ranked, out, needs, compared, onLook, onCompare } = props;
+  const { option, planned, seen, place, was, ranked, out, needs, compared } = props;
+  const { onLook, onCompare } = props;
   const { finish, folds, trouble } = option;
   const seenAtFirst = useRef(seen);
   const lengths = useLengths();
@@ -171,6 +207,7 @@ function FinishRow(props: FinishRowProps) {
           <span className="block font-head text-lg font-semibold">
             {finish.name}
             {planned && <span className="font-body text-sm text-pencil"> ● planned</span>}
+            {was !== null && was !== (place ?? 'out') && <Moved was={was} now={place ?? 'out'} />}
           </span>
           <span className="line-clamp-1 block text-sm text-soft">
             {trouble ?? (ranked ? inShort(ranked) : finish.about)}

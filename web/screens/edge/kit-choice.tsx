@@ -1,4 +1,7 @@
 import { memo } from 'react';
+import type { Finish } from '../../../core/finish/finish';
+import { takesField, type FoldWish } from '../../../core/finish/fold-request';
+import { misfitOf } from '../../../core/kit/foot-fit';
 import { lopsided, sideOf } from '../../../core/stitch/repeat';
 import { hasRun, type Pattern, type Stitch } from '../../../core/stitch/stitch';
 import type { PlanRecord } from '../../../contract/records';
@@ -14,15 +17,33 @@ function replan(planId: string, patch: Partial<PlanRecord>): void {
 
 interface KitChoiceProps {
   readonly planId: string;
+  readonly finish: Finish;
+  readonly fold: FoldWish;
   readonly machineId: string;
   /** Null on a machine whose own foot stays on. */
   readonly footId: string | null;
 }
 
 /** The machine and the foot from the drawer. */
-export const KitChoice = memo(function KitChoice({ planId, machineId, footId }: KitChoiceProps) {
+export const KitChoice = memo(function KitChoice(props: KitChoiceProps) {
+  const { planId, finish, fold, machineId, footId } = props;
   const machines = useList('machines').data ?? [];
   const feet = useList('feet').data ?? [];
+  const machine = machines.find(({ id }) => id === machineId);
+  const misfits = feet.filter(
+    ({ kind, specs }) => machine && misfitOf(machine.specs, { kind, shank: specs.shank }),
+  );
+  const chosen = misfits.find(({ id }) => id === footId);
+  const takeFoot = (id: string) => {
+    const rule = finish.fields.statedStripMm;
+    const stripMm = feet.find((foot) => foot.id === id)?.stripMm ?? null;
+    // An attachment folds one width of strip; by hand the strip follows from the binding.
+    const strip =
+      rule && takesField(rule, fold.variant) && stripMm !== (fold.statedStripMm ?? null)
+        ? { fold: { ...fold, statedStripMm: stripMm } }
+        : {};
+    replan(planId, { footId: id, ...strip });
+  };
   return (
     <div className="no-print grid gap-1 pt-1">
       <SelectField
@@ -37,9 +58,17 @@ export const KitChoice = memo(function KitChoice({ planId, machineId, footId }: 
           beside
           label="Foot"
           value={footId}
-          options={feet.map(({ id, name }) => ({ value: id, label: name }))}
-          onChange={(id) => replan(planId, { footId: id })}
+          options={feet.map((foot) => ({
+            value: foot.id,
+            label: misfits.includes(foot) ? `${foot.name}: does not go on` : foot.name,
+          }))}
+          onChange={takeFoot}
         />
+      )}
+      {footId !== null && chosen && (
+        <p role="alert" className="text-sm font-bold text-ochre">
+          This foot does not go on this machine; the kit says how each is held.
+        </p>
       )}
     </div>
   );

@@ -2,6 +2,7 @@ import { startingValuesOf } from '../../../core/plan/work';
 import { useLengths } from '../../app/lengths-context';
 import { factInWords } from '../../words/facts';
 import { memo } from 'react';
+import { InDrawer } from './in-drawer';
 import type { Finish, WorkRequest } from '../../../core/finish/finish';
 
 /** What is put into the machine besides: needle, thread, bobbin, tension, pressure. */
@@ -22,15 +23,16 @@ export const PutIn = memo(function PutIn({
         Besides the dials, all starting guesses
       </h3>
       <dl>
-        {values.map(({ id, name, value, because }) => (
+        {values.map((one) => (
           <div
-            key={id}
+            key={one.id}
             className="grid grid-cols-[7rem_1fr] gap-x-3 border-b border-line py-1 leading-snug"
           >
-            <dt className="text-sm">{name}</dt>
-            <dd className="font-bold">{value}</dd>
+            <dt className="text-sm">{one.name}</dt>
+            <dd className="font-bold">{one.value}</dd>
             <dd className="col-start-2 text-sm text-soft">
-              {because.map((fact) => factInWords(fact, lengths)).join(' ')}
+              {one.because.map((fact) => factInWords(fact, lengths)).join(' ')}
+              <InDrawer value={one} />
             </dd>
           </div>
         ))}

@@ -162,7 +162,13 @@ function DialSlip({ bench, finishMargin }: { bench: Bench; finishMargin: FinishM
       <h2 className="text-xl break-words">
         {finishName(finish.id)}, {edge.on || edge.name}
       </h2>
-      <KitChoice planId={record.id} machineId={machine.id} footId={foot.id} />
+      <KitChoice
+        planId={record.id}
+        finish={finish}
+        fold={record.fold}
+        machineId={machine.id}
+        footId={foot.id}
+      />
       <p className="hidden text-sm print:block">
         {machine.name}, {foot.name}; {bench.cloth.name}
         {margin && judgement && (

@@ -12,6 +12,7 @@ import { finishName } from '../../words/finishes';
 import { stitchLabel } from '../../words/stitches';
 import type { Bench } from './bench';
 import { tellingStage } from './looked-at';
+import { InDrawer } from './in-drawer';
 import { KitNeeds } from './kit-needs';
 import { LoopedSwatch } from './looped-swatch';
 import { KitChoice } from './kit-choice';
@@ -80,6 +81,8 @@ export function StartingSlip({ bench }: { bench: Bench }) {
       </h2>
       <KitChoice
         planId={record.id}
+        finish={finish}
+        fold={record.fold}
         machineId={machine.id}
         footId={looped(bench) ? null : foot.id}
       />
@@ -107,6 +110,7 @@ export function StartingSlip({ bench }: { bench: Bench }) {
             </dd>
             <dd className="col-span-2 text-sm text-soft">
               {value.because.map((fact) => factInWords(fact, lengths)).join(' ')}
+              <InDrawer value={value} />
             </dd>
           </div>
         ))}

@@ -7,42 +7,52 @@ import { useList } from '../../app/records';
 import { latestOnly } from '../../workers/latest';
 import { solver } from '../../workers/solver';
 import type { Bench } from './bench';
+import { useWhatIf } from './use-what-if';
 import { useWishes } from './use-wishes';
+import { asItIs, requestWith, type WhatIf } from './what-if';
 
-const considerInWorker = latestOnly(async (request: ChooseRequest): Promise<Considered[]> =>
-  solver.consider(request),
-);
+type Asked = Omit<ChooseRequest, 'wishes'>;
 
-/** The finishes ranked for this cloth, edge and kit; null until they have been considered. */
-export function useRanking({ edge, plan, record }: Bench): Ranking | null {
-  const [wishes] = useWishes(record.id);
+const consider = async (request: Asked): Promise<Considered[]> =>
+  solver.consider({
+    ...request,
+    wishes: { hidden: 0, sturdy: 0, light: 0, quick: 0, decorative: 0 },
+  });
+// A question of its own each, so that neither overtakes the other.
+const considerAsItIs = latestOnly(consider);
+const considerChanged = latestOnly(consider);
+
+function useConsidered(
+  { edge, plan, cloth }: Bench,
+  change: WhatIf,
+  ask: typeof considerAsItIs,
+): { readonly considered: Considered[] | undefined; readonly isBusy: boolean } {
   const machines = useList('machines').data;
   const feet = useList('feet').data;
-  const request = useMemo(
-    (): Omit<ChooseRequest, 'wishes'> | null =>
-      machines && feet
-        ? {
-            cloth: plan.cloth,
-            edge: {
-              lengthMm: edge.lengthMm,
-              shape: edge.shape,
-              minRadiusMm: edge.minRadiusMm,
-              turnDegrees: edge.turnDegrees,
-              depthMm: null,
-              crossings: edge.crossings,
-            },
-            kit: {
-              machines: machines.map(({ specs }) => specs),
-              feet: feet.map(({ kind, channelMm, specs }) => ({ kind, channelMm, specs })),
-            },
-          }
-        : null,
-    [machines, feet, plan.cloth, edge],
-  );
-  const considered = useQuery({
+  const request = useMemo((): Asked | null => {
+    if (!machines || !feet) return null;
+    const { widthMm, lengthLeftMm } = cloth;
+    const facts = {
+      cloth: plan.cloth,
+      edge: {
+        lengthMm: edge.lengthMm,
+        shape: edge.shape,
+        minRadiusMm: edge.minRadiusMm,
+        turnDegrees: edge.turnDegrees,
+        depthMm: null,
+        crossings: edge.crossings,
+        forChild: edge.forChild,
+        spareMm: edge.spareMm,
+        clothLeft:
+          widthMm === null || lengthLeftMm === null ? null : { widthMm, lengthMm: lengthLeftMm },
+      },
+    };
+    return requestWith(facts, machines, feet, change);
+  }, [machines, feet, plan.cloth, edge, cloth, change]);
+  const query = useQuery({
     queryKey: ['consider', request],
     queryFn: async (): Promise<Considered[]> => {
-      const answer = await considerInWorker({ ...request!, wishes });
+      const answer = await ask(request!);
       // Overtaken by a newer one, which is what will be shown.
       if (!answer) throw new Error('overtaken');
       return answer;
@@ -53,8 +63,33 @@ export function useRanking({ edge, plan, record }: Bench): Ranking | null {
     networkMode: 'always',
     placeholderData: keepPreviousData,
   });
+  return { considered: query.data, isBusy: query.isFetching };
+}
+
+/** A ranking, and what it was worked out from, so that a wish can be tried on it. */
+export interface RankedFinishes {
+  readonly ranking: Ranking;
+  readonly considered: readonly Considered[];
+  readonly isBusy: boolean;
+}
+
+/** The finishes ranked for this cloth, edge and kit, and for what is changed to see; null until then. */
+export function useRanking(bench: Bench): RankedFinishes | null {
+  const [wishes] = useWishes(bench.record.id);
+  const [change] = useWhatIf(bench.record.id);
+  const { considered, isBusy } = useConsidered(bench, change, considerChanged);
   return useMemo(
-    () => (considered.data ? rankConsidered(considered.data, wishes) : null),
-    [considered.data, wishes],
+    () => (considered ? { ranking: rankConsidered(considered, wishes), considered, isBusy } : null),
+    [considered, wishes, isBusy],
+  );
+}
+
+/** The ranking as things are, to be held against a second opinion; null until it is there. */
+export function useRankingAsItIs(bench: Bench): Ranking | null {
+  const [wishes] = useWishes(bench.record.id);
+  const { considered } = useConsidered(bench, asItIs, considerAsItIs);
+  return useMemo(
+    () => (considered ? rankConsidered(considered, wishes) : null),
+    [considered, wishes],
   );
 }

@@ -1,4 +1,8 @@
-import { presets, wishNames, type WishName } from '../../../core/choose/request';
+import { useMemo } from 'react';
+import type { Considered } from '../../../core/choose/consider';
+import { overtakings, type Overtaking } from '../../../core/choose/overtake';
+import { presets, wishNames, type WishName, type Wishes } from '../../../core/choose/request';
+import { finishById } from '../../../core/finish/catalogue';
 import { LineSlider } from '../../controls/line-slider';
 import { SelectField } from '../../controls/select-field';
 import { useWishes } from './use-wishes';
@@ -11,15 +15,28 @@ const names: Readonly<Record<WishName, string>> = {
   decorative: 'decorative',
 };
 
-/** What one would like of the finish: a plain preset, or five wishes to lean on. */
-export function WishBar({ planId }: { planId: string }) {
+/** Where a wish would have to stand for another finish to lead; the wishes run from 0 to 10. */
+function overtakingInWords({ at, finishId }: Overtaking, now: number): string {
+  const place = Math.round(at * 10);
+  return `${at > now ? 'from' : 'down to'} ${place}: ${finishById(finishId)?.name ?? finishId}`;
+}
+
+interface WishBarProps {
+  readonly planId: string;
+  /** What was worked out of every finish; empty until it is there. */
+  readonly considered: readonly Considered[];
+}
+
+/** What one would like of the finish: a plain preset, or five wishes, and what each would put first. */
+export function WishBar({ planId, considered }: WishBarProps) {
   const [wishes, setWishes] = useWishes(planId);
+  const next = useMemo(() => overtakings(considered, wishes), [considered, wishes]);
   const preset = presets.find((it) =>
     wishNames.every((name) => Math.abs(it.wishes[name] - wishes[name]) < 0.005),
   );
   return (
-    <div className="flex flex-wrap items-end gap-x-3 gap-y-1 border-b border-line px-3 py-2">
-      <div className="w-44 xl:w-52">
+    <div className="flex flex-wrap items-start gap-x-3 gap-y-1 border-b border-line px-3 py-2">
+      <div className="w-44 xl:w-48">
         <SelectField
           label="What I want"
           value={preset?.name ?? 'own'}
@@ -34,20 +51,44 @@ export function WishBar({ planId }: { planId: string }) {
         />
       </div>
       {wishNames.map((name) => (
-        <div key={name} className="min-w-16 grow px-1">
-          <span id={`wish-${name}`} className="block text-sm text-soft">
-            {names[name]}
-          </span>
-          <LineSlider
-            labelledBy={`wish-${name}`}
-            value={wishes[name]}
-            least={0}
-            most={1}
-            step={0.1}
-            onChange={(next) => setWishes({ [name]: next })}
-          />
-        </div>
+        <Wish
+          key={name}
+          name={name}
+          wishes={wishes}
+          next={next.find(({ wish }) => wish === name)}
+          onChange={(value) => setWishes({ [name]: value })}
+        />
       ))}
+    </div>
+  );
+}
+
+interface WishProps {
+  readonly name: WishName;
+  readonly wishes: Wishes;
+  readonly next: Overtaking | undefined;
+  onChange(value: number): void;
+}
+
+function Wish({ name, wishes, next, onChange }: WishProps) {
+  return (
+    <div className="w-20 grow px-1">
+      <span className="flex justify-between text-sm text-soft">
+        <span id={`wish-${name}`}>{names[name]}</span>
+        <b className="text-graphite">{Math.round(wishes[name] * 10)}</b>
+      </span>
+      <LineSlider
+        labelledBy={`wish-${name}`}
+        value={wishes[name]}
+        least={0}
+        most={1}
+        step={0.1}
+        onChange={onChange}
+        className="h-7!"
+      />
+      <span className="block min-h-9 text-xs leading-tight text-pencil">
+        {next ? overtakingInWords(next, wishes[name]) : 'changes nothing at the top'}
+      </span>
     </div>
   );
 }

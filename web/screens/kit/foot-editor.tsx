@@ -1,91 +1,145 @@
+import { useState, type ReactNode } from 'react';
 import { issuesOf } from '../../../contract/error';
 import { foot as footSchema, footDraft } from '../../../contract/kit';
 import type { FootRecord } from '../../../contract/records';
 import { defaultGuideStepMm, guidances, type Guidance } from '../../../core/kit/foot';
-import { change } from '../../app/records';
+import { footKinds, type FootKind } from '../../../core/kit/foot-kind';
+import { shanks, type Shank } from '../../../core/kit/shank';
+import { change, useList } from '../../app/records';
 import { Choice } from '../../controls/choice';
 import { LengthField } from '../../controls/length-field';
+import { NoteField } from '../../controls/note-field';
 import { SelectField } from '../../controls/select-field';
 import { TextField } from '../../controls/text-field';
+import { foldsStrip, footMeasures, hasScroll } from '../../pictures/foot-measures';
 import { FootOutline } from '../../pictures/foot-outline';
-import { footKinds, type FootKind } from '../../../core/kit/foot-kind';
 import { guidanceNames } from '../../words/facts';
-import { footKindNames } from '../../words/kit';
+import { footKindNames, shankNames } from '../../words/kit';
+import { FitList } from './foot-fits';
 
 type Specs = FootRecord['specs'];
 type Sole = FootRecord['soleMm'];
 
-/** A foot described by measuring it, beside its drawing. */
+/** A foot or attachment described by measuring it, beside its drawing. */
 export function FootEditor({ foot }: { foot: FootRecord }) {
   const { specs, soleMm } = foot;
+  const machines = useList('machines').data ?? [];
+  const [lit, setLit] = useState<string | null>(null);
   const [left, right] = specs.slotMm;
-  const specsRefusal = (patch: Partial<Specs>) => {
-    const result = footSchema.safeParse({ ...specs, ...patch });
-    return result.success ? null : (issuesOf(result.error)[0]?.message ?? 'This can’t be.');
-  };
-  const soleRefusal = (patch: Partial<Sole>) => {
-    const result = footDraft.shape.soleMm.safeParse({ ...soleMm, ...patch });
-    return result.success ? null : (issuesOf(result.error)[0]?.message ?? 'This can’t be.');
-  };
-  const set = (patch: Partial<Specs>) => change('feet', foot.id, { specs: { ...specs, ...patch } });
-  const field = (label: string, value: number, patch: (mm: number) => Partial<Specs>) => (
-    <LengthField
-      fine
-      label={label}
-      value={value}
-      refuse={(mm) => specsRefusal(patch(mm))}
-      onCommit={(mm) => mm !== null && set(patch(mm))}
-    />
-  );
-  const sole = (label: string, key: keyof Sole) => (
-    <LengthField
-      fine
-      label={label}
-      value={soleMm[key] ?? null}
-      refuse={(mm) => soleRefusal({ [key]: mm })}
-      onCommit={(mm) =>
-        mm !== null && change('feet', foot.id, { soleMm: { ...soleMm, [key]: mm } })
-      }
-    />
-  );
   const { guide } = specs;
+  const guideMm = 'atMm' in guide ? guide.atMm : guide.rangeMm[0];
+  const measures = footMeasures(foot, guideMm);
+  const letterOf = (name: string) => measures.find((measure) => measure.name === name)?.letter;
+
+  const refusalIn = (result: ReturnType<typeof footSchema.safeParse>) =>
+    result.success ? null : (issuesOf(result.error)[0]?.message ?? 'This can’t be.');
+  const set = (patch: Partial<Specs>) => change('feet', foot.id, { specs: { ...specs, ...patch } });
+
+  /** A field that lights its letter on the drawing while it has the focus. */
+  const lettered = (measure: string, field: (label: string) => ReactNode, name: string) => {
+    const letter = letterOf(measure);
+    return (
+      <div onFocus={() => setLit(letter ?? null)} onBlur={() => setLit(null)}>
+        {field(letter ? `${letter}  ${name}` : name)}
+      </div>
+    );
+  };
+  const spec = (
+    measure: string,
+    name: string,
+    value: number,
+    patch: (mm: number) => Partial<Specs>,
+  ) =>
+    lettered(
+      measure,
+      (label) => (
+        <LengthField
+          fine
+          label={label}
+          value={value}
+          refuse={(mm) => refusalIn(footSchema.safeParse({ ...specs, ...patch(mm) }))}
+          onCommit={(mm) => mm !== null && set(patch(mm))}
+        />
+      ),
+      name,
+    );
+  const sole = (name: string, key: keyof Sole) =>
+    lettered(
+      name,
+      (label) => (
+        <LengthField
+          fine
+          label={label}
+          value={soleMm[key] ?? null}
+          refuse={(mm) => {
+            const result = footDraft.shape.soleMm.safeParse({ ...soleMm, [key]: mm });
+            return result.success ? null : (issuesOf(result.error)[0]?.message ?? 'This can’t be.');
+          }}
+          onCommit={(mm) =>
+            mm !== null && change('feet', foot.id, { soleMm: { ...soleMm, [key]: mm } })
+          }
+        />
+      ),
+      name,
+    );
+  const own = (
+    measure: string,
+    name: string,
+    key: 'channelMm' | 'mouthMm' | 'stripMm',
+    most: number,
+  ) =>
+    lettered(
+      measure,
+      (label) => (
+        <LengthField
+          fine
+          optional
+          label={label}
+          value={foot[key]}
+          refuse={(mm) => (mm >= 0.5 && mm <= most ? null : `It can be 0.5 to ${most} mm.`)}
+          onCommit={(mm) => change('feet', foot.id, { [key]: mm })}
+        />
+      ),
+      name,
+    );
+
   return (
-    <div className="grid gap-4">
-      <TextField
-        label="Foot"
-        value={foot.name}
-        onCommit={(name) => change('feet', foot.id, { name })}
-      />
-      <div className="flex flex-wrap gap-5">
+    <div className="grid gap-3">
+      <div className="grid gap-3 sm:grid-cols-3">
+        <TextField
+          label="Foot"
+          value={foot.name}
+          onCommit={(name) => change('feet', foot.id, { name })}
+        />
         <SelectField
           label="What it is made for"
           value={foot.kind}
           options={footKinds.map((kind) => ({ value: kind, label: footKindNames[kind] }))}
           onChange={(kind) => change('feet', foot.id, { kind: kind as FootKind })}
         />
-        {(foot.kind === 'hemmer' || foot.kind === 'wide-hemmer') && (
-          <LengthField
-            fine
-            optional
-            label={foot.kind === 'hemmer' ? 'Channel of the scroll' : 'Width it folds'}
-            value={foot.channelMm}
-            refuse={(mm) => (mm >= 0.5 && mm <= 80 ? null : 'A scroll is 0.5 to 80 mm wide.')}
-            onCommit={(channelMm) => change('feet', foot.id, { channelMm })}
-          />
-        )}
+        <SelectField
+          label="How it is held"
+          value={specs.shank ?? ''}
+          options={[
+            { value: '', label: 'not said: fits any' },
+            ...shanks.map((shank) => ({ value: shank, label: shankNames[shank] })),
+          ]}
+          onChange={(shank) => set({ shank: (shank || null) as Shank | null })}
+        />
       </div>
-      <div className="grid gap-5 xl:grid-cols-2">
-        <FootOutline foot={foot} />
-        <div className="grid content-start gap-4">
+      <div className="grid gap-5 md:grid-cols-2">
+        <FootOutline foot={foot} lit={lit} />
+        <div className="grid content-start gap-3">
           <p className="text-soft">
-            Measure from the centre needle position: left is negative, right positive.
+            Lay a ruler where the letter is. Across, measure from the centre needle position: left
+            is negative, right positive.
           </p>
-          <div className="grid grid-cols-2 gap-4">
-            {field('Slot, left end', left, (mm) => ({ slotMm: [mm, right] }))}
-            {field('Slot, right end', right, (mm) => ({ slotMm: [left, mm] }))}
+          <div className="grid grid-cols-2 gap-3">
+            {spec('slot, left end', 'Slot, left end', left, (mm) => ({ slotMm: [mm, right] }))}
+            {spec('slot, right end', 'Slot, right end', right, (mm) => ({ slotMm: [left, mm] }))}
           </div>
           <SelectField
-            label="What the fold rides on"
+            label={`${letterOf('guide')}  What the fold rides on`}
             value={specs.guidance}
             options={guidances.map((value) => ({ value, label: guidanceNames[value] }))}
             onChange={(guidance) => set({ guidance: guidance as Guidance })}
@@ -107,28 +161,50 @@ export function FootEditor({ foot }: { foot: FootRecord }) {
             }}
           />
           {'atMm' in guide ? (
-            field('It stands at', guide.atMm, (atMm) => ({ guide: { atMm } }))
+            spec('guide', 'It stands at', guide.atMm, (atMm) => ({ guide: { atMm } }))
           ) : (
-            <div className="grid grid-cols-3 gap-4">
-              {field('From', guide.rangeMm[0], (mm) => ({
+            <div className="grid grid-cols-3 gap-3">
+              {spec('', 'From', guide.rangeMm[0], (mm) => ({
                 guide: { ...guide, rangeMm: [mm, guide.rangeMm[1]] },
               }))}
-              {field('to', guide.rangeMm[1], (mm) => ({
+              {spec('', 'to', guide.rangeMm[1], (mm) => ({
                 guide: { ...guide, rangeMm: [guide.rangeMm[0], mm] },
               }))}
-              {field('in steps of', guide.stepMm ?? defaultGuideStepMm, (stepMm) => ({
+              {spec('', 'in steps of', guide.stepMm ?? defaultGuideStepMm, (stepMm) => ({
                 guide: { ...guide, stepMm },
               }))}
             </div>
           )}
-          <div className="grid grid-cols-3 gap-4">
-            {sole('Sole width', 'widthMm')}
+          <div className="grid grid-cols-3 gap-3">
+            {sole('sole width', 'widthMm')}
             {sole('needle to toe', 'toeMm')}
             {sole('needle to heel', 'heelMm')}
             {foot.kind === 'binder-attachment' && sole('toe to scroll', 'standOffMm')}
+            {hasScroll(foot) &&
+              (foot.kind === 'hemmer'
+                ? own('channel', 'Channel of the scroll', 'channelMm', 80)
+                : own('width it folds', 'Width it folds', 'channelMm', 80))}
+            {foldsStrip(foot) && own('mouth', 'Mouth', 'mouthMm', 150)}
+            {foldsStrip(foot) && own('', 'Strip it takes', 'stripMm', 150)}
           </div>
+          {foldsStrip(foot) && (foot.stripMm ?? 0) > (foot.mouthMm ?? Infinity) && (
+            <p role="alert" className="text-sm font-bold text-madder">
+              The strip is wider than the mouth it goes in by: it would jam.
+            </p>
+          )}
         </div>
       </div>
+      <FitList
+        title="Goes on"
+        pairs={machines.map((machine) => ({ name: machine.name, machine, foot }))}
+      />
+      <NoteField
+        label="Note"
+        value={foot.note}
+        most={2000}
+        rows={1}
+        onCommit={(note) => change('feet', foot.id, { note })}
+      />
     </div>
   );
 }

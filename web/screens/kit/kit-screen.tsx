@@ -1,134 +1,182 @@
-import { Plus } from 'lucide-react';
-import { useState } from 'react';
-import type { FootDraft, MachineDraft } from '../../../contract/kit';
+import { ArrowLeftRight, Plus } from 'lucide-react';
+import { Suspense, lazy, useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
 import { useCreate, useList, useRemove, tellTrouble } from '../../app/records';
 import { LoadState } from '../../app/trouble';
 import { RemoveButton } from '../../controls/remove-button';
+import { foldsStrip } from '../../pictures/foot-measures';
 import { FootEditor } from './foot-editor';
 import { MachineEditor } from './machine-editor';
+import { NeedleEditor } from './needle-editor';
+import { newAttachment, newFoot, newMachine, newNeedle, newThread } from './new-things';
+import { ThreadEditor } from './thread-editor';
 
-const newMachine: MachineDraft = {
-  name: 'New machine',
-  specs: {
-    kind: 'lockstitch',
-    maxWidthMm: 5,
-    widthStepMm: 0.5,
-    maxLengthMm: 4,
-    lengthStepMm: 0.5,
-    needleRangeMm: [-2.5, 2.5],
-    needleStepMm: 0.5,
-    plateHoleMm: null,
-  },
-  note: '',
-};
+const PlainFeet = lazy(async () => ({ default: (await import('./plain-feet')).PlainFeet }));
 
-const newFoot: FootDraft = {
-  name: 'New foot',
-  kind: 'blind',
-  channelMm: null,
-  mouthMm: null,
-  stripMm: null,
-  specs: { slotMm: [-3.5, 3.5], guidance: 'blade', guide: { atMm: 0 } },
-  soleMm: { widthMm: 18, toeMm: 12, heelMm: 14 },
-  note: '',
-};
-
-function Shelf(props: {
-  title: string;
-  items: readonly { id: string; name: string }[];
-  chosen: string | undefined;
-  add: string;
+interface SectionProps {
+  readonly title: string;
+  readonly items: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly beside?: string;
+  }[];
+  readonly chosen: string | undefined;
+  readonly add: string;
   onChoose(id: string): void;
   onAdd(): void;
-}) {
-  const { title, items, chosen, add, onChoose, onAdd } = props;
+  readonly also?: { readonly name: string; onPress(): void };
+}
+
+const addLook =
+  'mt-1 flex min-h-10 w-full items-center gap-2 rounded-[3px] border border-dashed border-seam px-3 text-left hover:bg-slip';
+
+function Section({ title, items, chosen, add, onChoose, onAdd, also }: SectionProps) {
   return (
-    <section aria-label={title} className="pb-4">
-      <h2 className="px-1 pb-1 text-lg">{title}</h2>
-      <ul className="grid gap-1">
-        {items.map(({ id, name }) => (
+    <section aria-label={title} className="pb-3">
+      <h2 className="px-1 text-lg">{title}</h2>
+      <ul className="grid gap-0.5">
+        {items.map(({ id, name, beside }) => (
           <li key={id}>
             <button
               type="button"
               aria-current={id === chosen}
-              className={`min-h-11 w-full rounded-[3px] border px-3 py-1 text-left font-bold ${id === chosen ? 'border-2 border-pencil bg-pencil-wash' : 'border-transparent hover:bg-slip'}`}
+              className={`flex min-h-10 w-full items-baseline justify-between gap-2 rounded-[3px] border px-3 py-1.5 text-left font-bold ${id === chosen ? 'border-2 border-pencil bg-pencil-wash' : 'border-transparent hover:bg-slip'}`}
               onClick={() => onChoose(id)}
             >
-              {name}
+              <span className="min-w-0 break-words">{name}</span>
+              {beside && <span className="shrink-0 text-sm font-normal text-soft">{beside}</span>}
             </button>
           </li>
         ))}
       </ul>
-      <button
-        type="button"
-        className="mt-2 flex min-h-11 w-full items-center gap-2 rounded-[3px] border border-dashed border-seam px-3 hover:bg-slip"
-        onClick={onAdd}
-      >
+      <button type="button" className={addLook} onClick={onAdd}>
         <Plus size={18} aria-hidden /> {add}
       </button>
+      {also && (
+        <button type="button" className={addLook} onClick={also.onPress}>
+          <Plus size={18} aria-hidden /> {also.name}
+        </button>
+      )}
     </section>
   );
 }
 
-/** Machines and feet: what each can do, measured with a ruler. */
+/** The drawer: machines, feet, attachments, needles, threads; measured with a ruler. */
 export function KitScreen() {
-  const machines = useList('machines');
-  const feet = useList('feet');
-  const createMachine = useCreate('machines');
-  const createFoot = useCreate('feet');
-  const removeMachine = useRemove('machines');
-  const removeFoot = useRemove('feet');
-  const [chosenId, choose] = useState<string>();
-  if (!machines.data || !feet.data)
-    return <LoadState what="kit" error={machines.error ?? feet.error} />;
-  const id = chosenId ?? machines.data[0]?.id;
-  const machine = machines.data.find((candidate) => candidate.id === id);
-  const foot = feet.data.find((candidate) => candidate.id === id);
+  const lists = {
+    machines: useList('machines'),
+    feet: useList('feet'),
+    needles: useList('needles'),
+    threads: useList('threads'),
+  };
+  const create = {
+    machines: useCreate('machines'),
+    feet: useCreate('feet'),
+    needles: useCreate('needles'),
+    threads: useCreate('threads'),
+  };
+  const remove = {
+    machines: useRemove('machines'),
+    feet: useRemove('feet'),
+    needles: useRemove('needles'),
+    threads: useRemove('threads'),
+  };
+  const [params, setParams] = useSearchParams();
+  const [plain, setPlain] = useState(false);
+  const choose = (id?: string) => setParams(id ? { it: id } : {}, { replace: true });
+  const machines = lists.machines.data;
+  const feet = lists.feet.data;
+  const needles = lists.needles.data;
+  const threads = lists.threads.data;
+  if (!machines || !feet || !needles || !threads) {
+    const error = Object.values(lists).find((list) => list.error)?.error ?? null;
+    return <LoadState what="kit" error={error} />;
+  }
+  const id = params.get('it') ?? machines[0]?.id;
+  const machine = machines.find((candidate) => candidate.id === id);
+  const foot = feet.find((candidate) => candidate.id === id);
+  const needle = needles.find((candidate) => candidate.id === id);
+  const thread = threads.find((candidate) => candidate.id === id);
+  const found = machine ?? foot ?? needle ?? thread;
+  const table = machine ? 'machines' : foot ? 'feet' : needle ? 'needles' : 'threads';
+  const add = (where: keyof typeof create, draft: object) =>
+    void create[where].mutateAsync(draft).then((made) => choose(made.id), tellTrouble);
+  const common = { chosen: id, onChoose: choose };
   return (
-    <main className="grid min-h-0 grow gap-4 p-4 lg:grid-cols-[19rem_minmax(0,1fr)] lg:px-5">
+    <main className="grid min-h-0 grow gap-4 p-4 lg:grid-cols-[18rem_minmax(0,1fr)] lg:px-5">
       <h1 className="sr-only">Kit</h1>
       <div className="sheet min-h-0 overflow-y-auto p-3">
-        <Shelf
+        <Section
+          {...common}
           title="Machines"
-          items={machines.data}
-          chosen={id}
+          items={machines}
           add="Another machine"
-          onChoose={choose}
-          onAdd={() =>
-            createMachine.mutateAsync(newMachine).then((made) => choose(made.id), tellTrouble)
-          }
+          onAdd={() => add('machines', newMachine)}
         />
-        <Shelf
+        <Section
+          {...common}
           title="Feet"
-          items={feet.data}
-          chosen={id}
+          items={feet.filter((one) => !foldsStrip(one))}
           add="Another foot"
-          onChoose={choose}
-          onAdd={() => createFoot.mutateAsync(newFoot).then((made) => choose(made.id), tellTrouble)}
+          onAdd={() => add('feet', newFoot)}
+          also={{ name: 'One of twenty plain feet', onPress: () => setPlain(true) }}
         />
+        <Section
+          {...common}
+          title="Attachments"
+          items={feet.filter(foldsStrip)}
+          add="Another attachment"
+          onAdd={() => add('feet', newAttachment)}
+        />
+        <Section
+          {...common}
+          title="Needles"
+          items={needles.map((one) => ({ ...one, beside: `${one.left} left` }))}
+          add="Another kind of needle"
+          onAdd={() => add('needles', newNeedle)}
+        />
+        <Section
+          {...common}
+          title="Threads"
+          items={threads}
+          add="Another thread"
+          onAdd={() => add('threads', newThread)}
+        />
+        <Link
+          to="/exchange"
+          className="flex min-h-11 items-center gap-2 px-1 text-pencil underline underline-offset-2"
+        >
+          <ArrowLeftRight size={17} aria-hidden /> Carry it in or out: JSON, CSV
+        </Link>
       </div>
       <div className="sheet min-h-0 overflow-y-auto p-5">
         {machine && <MachineEditor key={machine.id} machine={machine} />}
         {foot && <FootEditor key={foot.id} foot={foot} />}
-        {!machine && !foot && (
+        {needle && <NeedleEditor key={needle.id} needle={needle} />}
+        {thread && <ThreadEditor key={thread.id} thread={thread} />}
+        {!found && (
           <p className="text-lg">The drawer is empty. Add the machine you sew on, then a foot.</p>
         )}
-        {(machine ?? foot) && (
-          <div className="flex items-center justify-end pt-4 text-soft">
+        {found && (
+          <div className="flex items-center justify-end pt-3 text-soft">
             Take it out of the drawer
             <RemoveButton
-              key={id}
-              what={`“${(machine ?? foot)?.name ?? ''}”`}
+              key={found.id}
+              what={`“${found.name}”`}
               consequence="What an edge is planned for cannot go."
               onRemove={() => {
-                if (machine) removeMachine.mutate(machine);
-                if (foot) removeFoot.mutate(foot);
-                choose(undefined);
+                remove[table].mutate(found);
+                choose();
               }}
             />
           </div>
         )}
       </div>
+      {plain && (
+        <Suspense>
+          <PlainFeet open onOpenChange={setPlain} onMade={choose} />
+        </Suspense>
+      )}
     </main>
   );
 }

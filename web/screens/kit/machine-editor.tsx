@@ -2,14 +2,23 @@ import { issuesOf } from '../../../contract/error';
 import { machine as machineSchema } from '../../../contract/kit';
 import type { MachineRecord } from '../../../contract/records';
 import { dialPositions, dialTravel } from '../../../core/kit/dial-steps';
-import { patternsOf, patternsOfKind } from '../../../core/kit/machine';
+import {
+  machineKinds,
+  patternsOf,
+  patternsOfKind,
+  type MachineKind,
+} from '../../../core/kit/machine';
+import { shanks } from '../../../core/kit/shank';
 import { hasStraightPlate } from '../../../core/stitch/clearance';
 import { useLengths } from '../../app/lengths-context';
-import { change } from '../../app/records';
+import { change, useList } from '../../app/records';
 import { LengthField } from '../../controls/length-field';
 import { Choice } from '../../controls/choice';
+import { SelectField } from '../../controls/select-field';
 import { TextField } from '../../controls/text-field';
+import { machineKindNames, shankNames } from '../../words/kit';
 import { stitchLabel } from '../../words/stitches';
+import { FitList } from './foot-fits';
 
 type Specs = MachineRecord['specs'];
 
@@ -84,6 +93,7 @@ function NeedleLine({ specs }: { specs: Specs }) {
 /** A machine's ranges and steps, as its dials show them. */
 export function MachineEditor({ machine }: { machine: MachineRecord }) {
   const { specs } = machine;
+  const feet = useList('feet').data ?? [];
   const refusal = (patch: Partial<Specs>) => {
     const result = machineSchema.safeParse({ ...specs, ...patch });
     return result.success ? null : (issuesOf(result.error)[0]?.message ?? 'This can’t be.');
@@ -104,11 +114,20 @@ export function MachineEditor({ machine }: { machine: MachineRecord }) {
   const has = patternsOf(specs);
   return (
     <div className="grid gap-4">
-      <TextField
-        label="Machine"
-        value={machine.name}
-        onCommit={(name) => change('machines', machine.id, { name })}
-      />
+      <div className="grid gap-4 sm:grid-cols-2">
+        <TextField
+          label="Machine"
+          value={machine.name}
+          onCommit={(name) => change('machines', machine.id, { name })}
+        />
+        <SelectField
+          label="Kind"
+          value={specs.kind}
+          options={machineKinds.map((kind) => ({ value: kind, label: machineKindNames[kind] }))}
+          // Stitches of another kind mean nothing on this one.
+          onChange={(kind) => set({ kind: kind as MachineKind, patterns: null })}
+        />
+      </div>
       <NeedleLine specs={specs} />
       <p className="text-soft">
         Read the ranges off the dials; a step is what one click or one tap changes.
@@ -167,6 +186,29 @@ export function MachineEditor({ machine }: { machine: MachineRecord }) {
           ))}
         </div>
       </fieldset>
+      <fieldset>
+        <legend className="mb-1 text-sm text-soft">
+          How its feet are held; with none ticked any foot goes on
+        </legend>
+        <div className="flex flex-wrap gap-x-6">
+          {shanks.map((shank) => (
+            <label key={shank} className="flex min-h-9 items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-5"
+                checked={specs.shanks?.includes(shank) ?? false}
+                onChange={(event) => {
+                  const next = shanks.filter((one) =>
+                    one === shank ? event.target.checked : specs.shanks?.includes(one),
+                  );
+                  set({ shanks: next.length > 0 ? next : null });
+                }}
+              />
+              {shankNames[shank]}
+            </label>
+          ))}
+        </div>
+      </fieldset>
       <label className="flex min-h-11 items-center gap-2">
         <input
           type="checkbox"
@@ -187,6 +229,10 @@ export function MachineEditor({ machine }: { machine: MachineRecord }) {
           So small a hole is a straight-stitch plate: no stitch may swing.
         </p>
       )}
+      <FitList
+        title="Feet that go on it"
+        pairs={feet.map((foot) => ({ name: foot.name, machine, foot }))}
+      />
     </div>
   );
 }

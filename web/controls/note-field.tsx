@@ -1,0 +1,38 @@
+import { useId, useState } from 'react';
+
+interface NoteFieldProps {
+  readonly label: string;
+  readonly value: string;
+  readonly most: number;
+  readonly rows: number;
+  onCommit(text: string): void;
+}
+
+/** A few lines of text, kept when left; Escape puts back what was there. */
+export function NoteField({ label, value, most, rows, onCommit }: NoteFieldProps) {
+  const id = useId();
+  const [typed, setTyped] = useState<string | null>(null);
+  return (
+    <div>
+      <label htmlFor={id} className="mb-1 block text-sm text-soft">
+        {label}
+      </label>
+      <textarea
+        id={id}
+        rows={rows}
+        maxLength={most}
+        className="field block resize-y"
+        value={typed ?? value}
+        onChange={(event) => setTyped(event.target.value)}
+        onBlur={() => {
+          const text = (typed ?? value).trim();
+          if (text !== value) onCommit(text);
+          setTyped(null);
+        }}
+        onKeyDown={(event) => {
+          if (event.key === 'Escape') setTyped(null);
+        }}
+      />
+    </div>
+  );
+}

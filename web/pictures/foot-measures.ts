@@ -1,0 +1,69 @@
+import type { DrawnFoot } from './foot-parts';
+
+/** A measure one takes of a foot with a ruler: its letter on the drawing and where it lies. */
+export interface FootMeasure {
+  readonly letter: string;
+  readonly name: string;
+  /** Ends, mm right of the needle and mm behind it. */
+  readonly from: readonly [number, number];
+  readonly to: readonly [number, number];
+}
+
+const attachments = ['binder', 'binder-attachment'];
+
+/** Whether a foot folds a strip, and so has a mouth. */
+export function foldsStrip({ kind }: Pick<DrawnFoot, 'kind'>): boolean {
+  return attachments.includes(kind);
+}
+
+/** Whether a foot has a scroll of one size. */
+export function hasScroll({ kind }: Pick<DrawnFoot, 'kind'>): boolean {
+  return kind === 'hemmer' || kind === 'wide-hemmer';
+}
+
+/** How far outside the sole a measure is drawn, mm. */
+const outsideMm = 3;
+
+/**
+ * What to measure on a kind of foot, in the order of its letters.
+ *
+ * @param guideMm where the guide stands
+ */
+export function footMeasures(
+  foot: DrawnFoot & { readonly mouthMm?: number | null },
+  guideMm: number,
+): FootMeasure[] {
+  const { specs, soleMm, channelMm, mouthMm } = foot;
+  const [left, right] = specs.slotMm;
+  const half = soleMm.widthMm / 2;
+  const side = half + outsideMm;
+  const front = -soleMm.toeMm - outsideMm;
+  const measures: Omit<FootMeasure, 'letter'>[] = [
+    { name: 'slot, left end', from: [0, 0], to: [left, 0] },
+    { name: 'slot, right end', from: [0, 0], to: [right, 0] },
+    { name: 'guide', from: [0, -soleMm.toeMm * 0.62], to: [guideMm, -soleMm.toeMm * 0.62] },
+    {
+      name: 'sole width',
+      from: [-half, soleMm.heelMm + outsideMm],
+      to: [half, soleMm.heelMm + outsideMm],
+    },
+    { name: 'needle to toe', from: [-side, 0], to: [-side, -soleMm.toeMm] },
+    { name: 'needle to heel', from: [-side, 0], to: [-side, soleMm.heelMm] },
+  ];
+  if (hasScroll(foot) && channelMm) {
+    measures.push({
+      name: foot.kind === 'hemmer' ? 'channel' : 'width it folds',
+      from: [guideMm, front],
+      to: [guideMm + channelMm, front],
+    });
+  }
+  if (foldsStrip(foot) && mouthMm) {
+    const mouthFront = front - (soleMm.standOffMm ?? 0);
+    measures.push({
+      name: 'mouth',
+      from: [-mouthMm / 2, mouthFront],
+      to: [mouthMm / 2, mouthFront],
+    });
+  }
+  return measures.map((measure, i) => ({ ...measure, letter: String.fromCharCode(65 + i) }));
+}

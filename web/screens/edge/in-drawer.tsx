@@ -1,0 +1,28 @@
+import type { StartingValue } from '../../../core/finish/finish';
+import type { ThreadUse } from '../../../core/kit/thread';
+import { useList } from '../../app/records';
+
+/** The threads of the drawer that do for what a starting value asks for. */
+function usesFor(wanted: string): readonly ThreadUse[] {
+  const asked = (['topstitching', 'fluffy', 'cone'] as const).filter((use) => wanted.includes(use));
+  if (asked.length > 0) return asked;
+  return wanted.includes('fine') ? ['fine', 'all-purpose'] : ['all-purpose'];
+}
+
+/** Whether the drawer holds the needle or thread that a starting value asks for. */
+export function InDrawer({ value: { id, value } }: { value: StartingValue }) {
+  const needles = useList('needles').data;
+  const threads = useList('threads').data;
+  if ((id !== 'needle' && id !== 'thread') || !needles || !threads) return null;
+  const there =
+    id === 'needle'
+      ? needles
+          .filter(({ size, left }) => size === Number.parseInt(String(value), 10) && left > 0)
+          .map(({ name, left }) => `${name}, ${left} left`)
+      : threads.filter(({ use }) => usesFor(String(value)).includes(use)).map(({ name }) => name);
+  return there.length > 0 ? (
+    <span className="block text-sm text-moss">✓ in the drawer: {there.join('; ')}</span>
+  ) : (
+    <span className="block text-sm text-ochre">not in the drawer</span>
+  );
+}
