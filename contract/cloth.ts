@@ -7,7 +7,9 @@ import type { HomeTests } from '../core/cloth/home-tests';
 import { within } from './number';
 import { photoId } from './photo';
 
-export const construction = z.enum(constructions);
+export const construction = z.enum(constructions, {
+  error: `Cloth is made ${constructions.join(', ')}.`,
+});
 const reading = (least: number, most: number, unit: string) => within(least, most, unit).nullish();
 
 /** Readings of the home tests, `/api/compute/cloth`. */
@@ -47,7 +49,9 @@ export const clothProperties = z.strictObject({
 /** What a person writes down about a cloth on the shelf. */
 export const clothDraft = z.strictObject({
   name: z.string().trim().min(1, 'Give the cloth a name.').max(120, 'At most 120 characters.'),
-  weightClass: z.enum(weightClasses).nullable(),
+  weightClass: z
+    .enum(weightClasses, { error: `A weight by touch is ${weightClasses.join(', ')}.` })
+    .nullable(),
   tests: homeTests,
   note: z.string().max(2000, 'At most 2000 characters.'),
   /** The plain kind it is like; its properties stand in for what was not tested. */

@@ -15,7 +15,7 @@ const shank = z.enum(shanks, { error: `A foot is held by ${shanks.join(', ')}.` 
 /** A machine as the sums take it. */
 export const machine = z
   .strictObject({
-    kind: z.enum(machineKinds),
+    kind: z.enum(machineKinds, { error: `A machine is one of ${machineKinds.join(', ')}.` }),
     maxWidthMm: within(0, 20, ' mm'),
     widthStepMm: stepMm,
     maxLengthMm: within(0.1, 20, ' mm'),
@@ -57,7 +57,7 @@ const guide = z.union(
 /** A foot as the sums take it. */
 export const foot = z.strictObject({
   slotMm: intervalMm,
-  guidance: z.enum(guidances),
+  guidance: z.enum(guidances, { error: `A fold rides on one of ${guidances.join(', ')}.` }),
   guide,
   shank: shank.nullish(),
 }) satisfies z.ZodType<Foot>;

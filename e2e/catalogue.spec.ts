@@ -68,7 +68,7 @@ test('by mouse: from a look at the finishes to a neck bound, its opening and its
 }) => {
   await page.goto(`${app.address}/edges/edge-veil/finish`);
   const slip = page.getByRole('complementary');
-  await page.getByRole('radio', { name: 'Bound', exact: true }).click();
+  await page.getByLabel('Kind of finish').selectOption('Bound');
   await expect(page.getByRole('list', { name: 'Finishes' }).getByRole('listitem')).toHaveCount(1);
   await page.getByRole('button', { name: /^Bound edge/ }).click();
   await slip.getByRole('radio', { name: /knit strip/ }).click();
@@ -166,7 +166,7 @@ test('two or three side by side, kept in a reload', async ({ page, app }) => {
     await expect(box).toBeChecked();
   };
   await tick(/^Compare Blind hem, flat edge/);
-  await expect(page.getByRole('button', { name: 'Tick two to compare' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Compare', exact: true })).toBeDisabled();
   await tick(/^Compare Double turned hem/);
   await tick(/^Compare Serged edge/);
   await page.getByRole('button', { name: 'Compare 3' }).click();
@@ -204,7 +204,10 @@ test('awkward lengths are refused at their field, and nothing is lost', async ({
     fold: { variant: 'plain', seamAllowanceMm: 8, secondPassMm: 6 },
   });
   await page.goto(`${app.address}/edges/edge-flounce/cloth`);
-  await page.getByRole('radio', { name: /Wool flannel/ }).click();
+  await page
+    .getByRole('listbox')
+    .getByRole('option', { name: /Wool flannel/ })
+    .click();
   await expect(page.getByRole('link', { name: /Folds needs a look/ })).toBeVisible();
   await page.keyboard.press('4');
   await expect(page.getByRole('alert').first()).toContainText('leave no first pass');

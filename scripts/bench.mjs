@@ -3,6 +3,7 @@ import { existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
+import { benchShelf } from './bench-shelf.mjs';
 import { build, installPackages, root } from './prepare.mjs';
 import { spawnServer } from './spawn-server.mjs';
 
@@ -308,6 +309,8 @@ row(
   '×',
   null,
 );
+
+await benchShelf({ page, address: server.address, row });
 
 await browser.close();
 await server.stop();

@@ -224,8 +224,8 @@ describe('bad files leave everything as it was', () => {
       const { rows } = await preview(csv);
       expect(rows[0]!.outcome).toBe('added');
       expect(rows[1]!.issues.map(({ path }) => path).sort()).toEqual([
+        'construction',
         'name',
-        'tests.construction',
         'widthMm',
       ]);
       const { body } = await send('import?digest=x', csv).expect(400);

@@ -25,15 +25,18 @@ function putAt(record: Tree, path: Column['path'], value: unknown): void {
   putAt(below, rest, value);
 }
 
-function cellOf({ as }: Column, value: unknown): string {
+/** What a field of these tables can hold. */
+type Held = string | number | boolean | readonly string[] | null | undefined;
+
+function cellOf({ as }: Column, value: Held): string {
   if (value === null || value === undefined) return '';
-  if (as === 'list') return (value as readonly string[]).join(' ');
-  return as === 'text' ? guarded(String(value)) : String(value);
+  const plain = typeof value === 'object' ? value.join(' ') : String(value);
+  return as === 'text' ? guarded(plain) : plain;
 }
 
 /** A record as the cells of its row. */
 export function cellsOf(table: ExchangeTable, record: object): string[] {
-  return columns[table].map((column) => cellOf(column, valueAt(record, column.path)));
+  return columns[table].map((column) => cellOf(column, valueAt(record, column.path) as Held));
 }
 
 const numeral = /^[-+]?(\d+\.?\d*|\.\d+)(e[-+]?\d+)?$/i;
@@ -106,5 +109,5 @@ export function recordOf(
     const below = whole[part] as Tree | undefined;
     if (below?.[field] === null) below[field] = undefined;
   }
-  return { record: whole as Record<string, unknown>, issues, repairs };
+  return { record: whole, issues, repairs };
 }

@@ -4,9 +4,10 @@ import { issuesOf } from '../../contract/error';
 import { exchangeTables, type ExchangeTable, type ImportRow } from '../../contract/exchange';
 import { clothFromDescription, type ClothDescription } from '../../core/cloth/describe';
 import { Impossible, type Issue } from '../../core/impossible';
-import type { Row } from '../store/journal';
+import { draftOfRow, type Row } from '../store/journal';
 import type { Change } from '../store/store';
-import { draftOfRow, draftSchema, exchanged } from './record';
+import { columns } from './columns';
+import { draftSchema, exchanged } from './record';
 import type { ReadRow } from './read-file';
 import type { SentPhotos } from './sent-photos';
 
@@ -81,6 +82,14 @@ function places(rows: readonly ReadRow[]): Map<string, string[]> {
   return byId;
 }
 
+/** An issue at the column it stands in, where the file has columns. */
+const inFile =
+  ({ table, partial }: ReadRow) =>
+  ({ path, message }: Issue): Issue => {
+    const column = columns[table].find((one) => one.path.join('.') === path);
+    return { path: partial ? (column?.name ?? path) : path, message };
+  };
+
 function judgeRow(
   row: ReadRow,
   stored: ReadonlyMap<string, Row>,
@@ -97,7 +106,7 @@ function judgeRow(
     if (!shaped.success) issues.push({ path: 'id', message: issuesOf(shaped.error)[0]!.message });
   }
   if (twice.length > 1) {
-    const message = `The id “${String(id)}” is there ${twice.length} times: ${twice.slice(0, 4).join(', ')}.`;
+    const message = `The id “${id as string}” is there ${twice.length} times: ${twice.slice(0, 4).join(', ')}.`;
     issues.push({ path: 'id', message });
   }
   const schema = draftSchema(table);
@@ -110,9 +119,9 @@ function judgeRow(
   const base = before && row.partial ? draftOfRow(before) : blanks[table];
   const whole = merged(base, Object.fromEntries(known));
   const parsed = schema.safeParse(whole);
-  if (!parsed.success) issues.push(...issuesOf(parsed.error));
+  if (!parsed.success) issues.push(...issuesOf(parsed.error).map(inFile(row)));
   const draft = parsed.success ? parsed.data : null;
-  if (draft) issues.push(...contradictions(table, draft));
+  if (draft) issues.push(...contradictions(table, draft).map(inFile(row)));
   const photoId = draft?.['photoId'];
   if (typeof photoId === 'string' && !photos.has(photoId)) {
     issues.push({ path: 'photoId', message: photos.why(photoId) });
@@ -127,7 +136,10 @@ function judgeRow(
     table,
     place,
     id: typeof id === 'string' ? id : null,
-    name: typeof name === 'string' ? name.slice(0, 120) : String(before?.['name'] ?? ''),
+    name:
+      typeof name === 'string'
+        ? name.slice(0, 120)
+        : ((before?.['name'] as string | undefined) ?? ''),
     outcome:
       issues.length > 0 ? 'refused' : !before ? 'added' : changed.length > 0 ? 'changed' : 'same',
     fields: changed,

@@ -81,7 +81,9 @@ export function recordRoutes(store: Store): Router {
     const schema = resource.draft.pick(pick).partial().extend({ version });
     const { version: expected, ...parsed } = parseBody(schema, request.body);
     // What a new record starts with is no change of one that is there.
-    const fields = Object.keys(parsed).filter((field) => Object.hasOwn(request.body, field));
+    const fields = Object.keys(parsed).filter((field) =>
+      Object.hasOwn(request.body as object, field),
+    );
     const patch = Object.fromEntries(fields.map((field) => [field, parsed[field as never]]));
     if (fields.length === 0) {
       throw new Refusal(

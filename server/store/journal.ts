@@ -5,6 +5,12 @@ import type { RecordTable } from '../database/models';
 /** A stored record as plain data. */
 export type Row = Record<string, unknown> & { readonly id: string; readonly version: number };
 
+/** A stored row without the columns that every row has. */
+export function draftOfRow(row: Row): Record<string, unknown> {
+  const { id: _id, version: _version, createdAt: _created, updatedAt: _updated, ...draft } = row;
+  return draft;
+}
+
 /** One record before and after a change; null where it did not exist. */
 export interface Step {
   readonly table: RecordTable;

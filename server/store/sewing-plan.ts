@@ -13,13 +13,12 @@ import { footDraft, machineDraft } from '../../contract/kit';
 import { sewingPlan } from '../../contract/plan';
 import { edgeDraft, planDraft, type PlanDraft } from '../../contract/records';
 import { Refusal } from '../http/refusal';
-import type { Row } from './journal';
+import { draftOfRow, type Row } from './journal';
 import type { Change } from './store';
 
 /** Reads a stored row by its draft's schema, leaving the columns every row has aside. */
 function draftOf<T>(schema: { parse(value: unknown): T }, row: Row): T {
-  const { id: _id, version: _version, createdAt: _created, updatedAt: _updated, ...draft } = row;
-  return schema.parse(draft);
+  return schema.parse(draftOfRow(row));
 }
 
 /** The properties of a described cloth, as the sums take them. */

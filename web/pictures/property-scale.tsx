@@ -17,7 +17,7 @@ interface PropertyScaleProps {
   readonly guessed: boolean;
 }
 
-const [widthPx, heightPx, padPx] = [300, 54, 18];
+const [widthPx, heightPx, padPx] = [300, 54, 24];
 /** More ticks than this are one grey line; every so many are left out. */
 const mostTicks = 300;
 

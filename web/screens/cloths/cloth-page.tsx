@@ -91,8 +91,8 @@ export function ClothPage({ cloth }: { cloth: ClothRecord }) {
   const { take } = useHomeTests(cloth);
   const properties = propertiesOf(cloth);
   return (
-    <div>
-      <div className="grid gap-3 sm:grid-cols-3">
+    <div className="@container">
+      <div className="grid gap-3 @md:grid-cols-3">
         <SelectField
           label="How it is made"
           value={cloth.tests.construction}
@@ -137,9 +137,11 @@ export function ClothPage({ cloth }: { cloth: ClothRecord }) {
           return (
             <li
               key={test.id}
-              className="grid grid-cols-[3.5rem_8rem_minmax(0,1fr)_auto] items-center gap-x-4 border-b border-line py-1.5"
+              className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 border-b border-line py-1.5 @lg:grid-cols-[3.5rem_8rem_minmax(0,1fr)_auto]"
             >
-              <TestDrawing name={test.id} />
+              <span className="hidden @lg:block">
+                <TestDrawing name={test.id} />
+              </span>
               <div>
                 <h3 className="text-base">{test.name}</h3>
                 <p className="big-number text-xl leading-tight">
@@ -148,18 +150,18 @@ export function ClothPage({ cloth }: { cloth: ClothRecord }) {
                 </p>
                 <p className={`text-sm ${look}`}>{source}</p>
               </div>
-              <div>
+              <div className="order-last col-span-2 @lg:order-none @lg:col-span-1">
                 <Scale test={test} cloth={cloth} />
                 <p className="text-sm text-soft">{meanings[test.property](properties, lengths)}</p>
               </div>
               <Link
                 to={`/cloths/${cloth.id}/measure/${test.id}`}
                 state={{ back: pathname }}
+                aria-label={`${measured ? 'Again' : 'Test'}: ${test.name}`}
                 className="inline-flex min-h-11 items-center gap-2 rounded-[3px] border border-graphite bg-slip px-3 font-bold hover:bg-cloth"
               >
                 <Ruler size={17} aria-hidden />
                 {measured ? 'Again' : 'Test'}
-                <span className="sr-only">: {test.name}</span>
               </Link>
             </li>
           );

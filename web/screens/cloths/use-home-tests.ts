@@ -56,4 +56,3 @@ export function useHomeTests(cloth: ClothRecord) {
     },
   };
 }
-export type TakenTests = ReturnType<typeof useHomeTests>;

@@ -7,7 +7,7 @@ import { families, type Family, type Finish } from '../../../core/finish/finish'
 import { kitGaps } from '../../../core/plan/kit-gaps';
 import { useLengths } from '../../app/lengths-context';
 import { Button } from '../../controls/button';
-import { LineChoice } from '../../controls/line-choice';
+import { SelectField } from '../../controls/select-field';
 import { SectionPicture } from '../../pictures/section-picture';
 import { familyNames, finishName } from '../../words/finishes';
 import { gapInWords } from '../../words/kit';
@@ -43,36 +43,38 @@ export function FinishTable({ bench }: { bench: Bench }) {
   }
   return (
     <div className="flex h-full flex-col">
-      <div className="flex flex-wrap items-center gap-2 border-b border-line px-3 py-2">
-        <LineChoice<Family | 'all'>
-          label="Kind of finish"
-          value={family}
-          options={(['all', ...families] as const).map(
-            (name) => [name, name === 'all' ? 'All' : familyNames[name]] as const,
-          )}
-          onChange={setFamily}
-          className="flex-wrap"
-        />
+      <WishBar planId={planId} considered={answer?.considered ?? none}>
+        <div className="w-32">
+          <SelectField
+            label="Kind of finish"
+            value={family}
+            options={(['all', ...families] as const).map((name) => ({
+              value: name,
+              label: name === 'all' ? 'All' : familyNames[name],
+            }))}
+            onChange={(name) => setFamily(name as Family | 'all')}
+          />
+        </div>
         <span className="grow" />
         <Button
-          className="min-h-9! py-1!"
+          className={`min-h-10! px-3! py-1! ${asking ? 'border-2! border-pencil! text-pencil' : ''}`}
           aria-expanded={asking}
           onClick={() => {
             if (asking) setChange(asItIs);
             setAsking(!asking);
           }}
         >
-          {asking ? 'Close the second opinion' : 'Second opinion'}
+          Second opinion
         </Button>
         <Button
-          className="min-h-9! py-1!"
+          className="min-h-10! px-3! py-1!"
           disabled={compared.length < 2}
+          title={compared.length < 2 ? 'Tick two or three to compare' : undefined}
           onClick={() => state.show(true)}
         >
-          {compared.length < 2 ? 'Tick two to compare' : `Compare ${compared.length}`}
+          {compared.length < 2 ? 'Compare' : `Compare ${compared.length}`}
         </Button>
-      </div>
-      <WishBar planId={planId} considered={answer?.considered ?? none} />
+      </WishBar>
       {asking && <SecondOpinion planId={planId} cloth={bench.plan.cloth} />}
       <ul
         className="min-h-0 grow overflow-y-auto"
@@ -209,11 +211,11 @@ function FinishRow(props: FinishRowProps) {
             {planned && <span className="font-body text-sm text-pencil"> ● planned</span>}
             {was !== null && was !== (place ?? 'out') && <Moved was={was} now={place ?? 'out'} />}
           </span>
-          <span className="line-clamp-1 block text-sm text-soft">
+          <span className="line-clamp-2 text-sm text-soft">
             {trouble ?? (ranked ? inShort(ranked) : finish.about)}
           </span>
           {needs.length === 0 && out && (
-            <span className="line-clamp-1 block text-sm font-bold text-ochre">
+            <span className="line-clamp-2 text-sm font-bold text-ochre">
               would need{' '}
               {out.hindrances.map((hindrance) => needInWords(hindrance, lengths)).join(', and ')}
             </span>

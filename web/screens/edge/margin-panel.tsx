@@ -10,9 +10,61 @@ import { MiniMargin } from '../../pictures/mini-margin';
 import { ridesOn } from '../../words/guides';
 import type { Bench } from './bench';
 
-/** The margin, always in sight: the bar, and what it means in one number. */
-export function MarginPanel({ bench }: { bench: Bench }) {
-  return bench.margin ? <SolvedMargin bench={bench} /> : <NoMargin bench={bench} />;
+/**
+ * The margin, always in sight: the bar, and what it means in one number.
+ *
+ * @param brief in one line, where the table needs the room: while cloth or finish are chosen
+ */
+export function MarginPanel({ bench, brief }: { bench: Bench; brief: boolean }) {
+  if (!bench.margin) return <NoMargin bench={bench} />;
+  return brief && bench.issues.length === 0 ? (
+    <BriefMargin bench={bench} />
+  ) : (
+    <SolvedMargin bench={bench} />
+  );
+}
+
+/** The first margin in one line: which way it is wide, what waits at its ends, and the chance. */
+function BriefMargin({ bench }: { bench: Bench }) {
+  const { plan, set, judgement, dials, busy } = bench;
+  const words = bench.margin?.words;
+  const [margin] = judgement?.margins ?? [];
+  const belief = margin && set?.beliefs[margin.source];
+  const references = (dials && bench.margin?.references(plan, dials)) || [];
+  const reference = references.find(({ source }) => source === margin?.source);
+  return (
+    <section
+      aria-label="Margin"
+      className="sheet flex shrink-0 items-center gap-4 px-4 py-1"
+      aria-busy={busy}
+    >
+      <h2 className="text-xl">Margin</h2>
+      <div className="min-w-0 grow">
+        {words && margin && belief ? (
+          <OtherMargin
+            margin={margin}
+            belief={belief}
+            name={reference?.name ?? words.reference}
+            faults={words.faults}
+          />
+        ) : (
+          <p className="text-soft">Working out the margin…</p>
+        )}
+      </div>
+      <p className="shrink-0" data-testid="chance">
+        {judgement?.blocked ? (
+          <span className="big-number text-2xl text-madder">✕ blocked</span>
+        ) : (
+          judgement && (
+            <>
+              <span className="big-number text-4xl">{ofHundred(judgement.chance)}</span>
+              <span className="big-number text-xl"> of 100</span>
+            </>
+          )
+        )}
+      </p>
+    </section>
+  );
 }
 
 /** A finish with starting values only: said in a line, where the bar would be. */
@@ -88,13 +140,14 @@ function SolvedMargin({ bench }: { bench: Bench }) {
             if (!belief) return null;
             if (i > 0) {
               return (
-                <OtherMargin
-                  key={margin.source}
-                  margin={margin}
-                  belief={belief}
-                  name={reference?.name ?? words.reference}
-                  faults={words.faults}
-                />
+                <div key={margin.source} className="border-t border-line pt-1">
+                  <OtherMargin
+                    margin={margin}
+                    belief={belief}
+                    name={reference?.name ?? words.reference}
+                    faults={words.faults}
+                  />
+                </div>
               );
             }
             return (
@@ -114,7 +167,7 @@ function SolvedMargin({ bench }: { bench: Bench }) {
   );
 }
 
-/** The margin of a second drift, in one line under the first: a binding's back. */
+/** A margin in one line: that of a second drift under the first, such as a binding's back. */
 function OtherMargin(props: {
   margin: Margin;
   belief: DriftBelief;
@@ -127,7 +180,7 @@ function OtherMargin(props: {
     Number.isFinite(mm) ? `${fine(mm)} ${to}, then ${faults[fault ?? '']?.short ?? ''}` : '';
   const reachMm = Math.max(2.5, Math.abs(belief.shiftMm) + 3 * belief.sigmaMm);
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] items-center gap-3 border-t border-line pt-1">
+    <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] items-center gap-3">
       <p className="text-sm">
         <b>{capital(name)}</b> may wander{' '}
         {[

@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import type { Considered } from '../../../core/choose/consider';
 import { overtakings, type Overtaking } from '../../../core/choose/overtake';
 import { presets, wishNames, type WishName, type Wishes } from '../../../core/choose/request';
@@ -25,40 +25,47 @@ interface WishBarProps {
   readonly planId: string;
   /** What was worked out of every finish; empty until it is there. */
   readonly considered: readonly Considered[];
+  /** What stands beside the preset. */
+  readonly children: ReactNode;
 }
 
 /** What one would like of the finish: a plain preset, or five wishes, and what each would put first. */
-export function WishBar({ planId, considered }: WishBarProps) {
+export function WishBar({ planId, considered, children }: WishBarProps) {
   const [wishes, setWishes] = useWishes(planId);
   const next = useMemo(() => overtakings(considered, wishes), [considered, wishes]);
   const preset = presets.find((it) =>
     wishNames.every((name) => Math.abs(it.wishes[name] - wishes[name]) < 0.005),
   );
   return (
-    <div className="flex flex-wrap items-start gap-x-3 gap-y-1 border-b border-line px-3 py-2">
-      <div className="w-44 xl:w-48">
-        <SelectField
-          label="What I want"
-          value={preset?.name ?? 'own'}
-          options={[
-            ...presets.map(({ name }) => ({ value: name, label: name })),
-            ...(preset ? [] : [{ value: 'own', label: 'My own mixture' }]),
-          ]}
-          onChange={(name) => {
-            const chosen = presets.find((it) => it.name === name);
-            if (chosen) setWishes(chosen.wishes);
-          }}
-        />
+    <div className="border-b border-line px-3 pt-1">
+      <div className="flex flex-wrap items-end gap-2">
+        <div className="w-44 xl:w-52">
+          <SelectField
+            label="What I want"
+            value={preset?.name ?? 'own'}
+            options={[
+              ...presets.map(({ name }) => ({ value: name, label: name })),
+              ...(preset ? [] : [{ value: 'own', label: 'My own mixture' }]),
+            ]}
+            onChange={(name) => {
+              const chosen = presets.find((it) => it.name === name);
+              if (chosen) setWishes(chosen.wishes);
+            }}
+          />
+        </div>
+        {children}
       </div>
-      {wishNames.map((name) => (
-        <Wish
-          key={name}
-          name={name}
-          wishes={wishes}
-          next={next.find(({ wish }) => wish === name)}
-          onChange={(value) => setWishes({ [name]: value })}
-        />
-      ))}
+      <div className="grid grid-cols-5 gap-x-4 pt-1">
+        {wishNames.map((name) => (
+          <Wish
+            key={name}
+            name={name}
+            wishes={wishes}
+            next={next.find(({ wish }) => wish === name)}
+            onChange={(value) => setWishes({ [name]: value })}
+          />
+        ))}
+      </div>
     </div>
   );
 }
@@ -72,7 +79,7 @@ interface WishProps {
 
 function Wish({ name, wishes, next, onChange }: WishProps) {
   return (
-    <div className="w-20 grow px-1">
+    <div className="min-w-0 px-1">
       <span className="flex justify-between text-sm text-soft">
         <span id={`wish-${name}`}>{names[name]}</span>
         <b className="text-graphite">{Math.round(wishes[name] * 10)}</b>
@@ -84,10 +91,10 @@ function Wish({ name, wishes, next, onChange }: WishProps) {
         most={1}
         step={0.1}
         onChange={onChange}
-        className="h-7!"
+        className="h-6!"
       />
-      <span className="block min-h-9 text-xs leading-tight text-pencil">
-        {next ? overtakingInWords(next, wishes[name]) : 'changes nothing at the top'}
+      <span className="line-clamp-2 min-h-8 text-xs leading-tight text-pencil">
+        {next ? overtakingInWords(next, wishes[name]) : 'no other leads'}
       </span>
     </div>
   );

@@ -8,12 +8,12 @@ import { Stepper } from '../../controls/stepper';
 import { TextField } from '../../controls/text-field';
 import { needlePointNames } from '../../words/kit';
 
-/** Ten times as thick as it is. */
-const scale = 10;
+/** Drawn so many units for a millimetre, so that sizes can be told apart. */
+const scale = 20;
 
-/** The needle's shaft from the side, ten times its size, its point as it is ground. */
+/** The needle's shaft from the side, its thickness to scale, its point as it is ground. */
 function NeedleDrawing({ size, point }: { size: number; point: NeedlePoint }) {
-  const thick = (size / 100) * scale * 2;
+  const thick = (size / 100) * scale;
   const [x0, x1, y] = [30, 470, 50];
   const tip = point === 'ball' ? 40 : point === 'universal' ? 62 : 84;
   const end =
@@ -25,7 +25,7 @@ function NeedleDrawing({ size, point }: { size: number; point: NeedlePoint }) {
       viewBox="0 0 500 110"
       className="w-full max-w-xl"
       role="img"
-      aria-label={`A needle of ${size / 100} mm, twenty times as thick as it is`}
+      aria-label={`A needle of ${size / 100} mm, with its point`}
     >
       <path
         d={`M${x0},${y - thick / 2} H${x1 - tip} ${end} ${x1 - tip},${y + thick / 2} H${x0} z`}
@@ -49,7 +49,7 @@ function NeedleDrawing({ size, point }: { size: number; point: NeedlePoint }) {
         strokeWidth={1.6}
       />
       <text x={x0} y={104} fontSize={15} fill="#235387">
-        {(size / 100).toFixed(2)} mm, drawn twenty times as thick
+        {(size / 100).toFixed(2)} mm through the shaft; drawn larger
       </text>
     </svg>
   );

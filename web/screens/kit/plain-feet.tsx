@@ -7,8 +7,8 @@ import { footParts } from '../../pictures/foot-parts';
 import { FootShape } from '../../pictures/foot-shape';
 import { footKindNames } from '../../words/kit';
 
-/** All are drawn to one scale, so that they can be told apart: px for a millimetre. */
-const scale = 0.95;
+/** All are drawn to one scale, so that they can be told apart. */
+const scale = 2.6;
 
 function SmallFoot({ foot }: { foot: GenericFoot }) {
   const { guide } = foot.specs;
@@ -16,12 +16,12 @@ function SmallFoot({ foot }: { foot: GenericFoot }) {
   const ys = footParts(foot, guideMm).flatMap(({ points }) => points.map(([, y]) => y));
   const middle = (Math.min(...ys) + Math.max(...ys)) / 2;
   return (
-    <svg width={56} height={52} aria-hidden className="shrink-0">
+    <svg viewBox="0 0 152 130" width={70} height={60} aria-hidden className="shrink-0">
       <FootShape
         foot={foot}
         guideMm={guideMm}
-        x={(mm) => 28 + mm * scale}
-        y={(mm) => 26 - (mm - middle) * scale}
+        x={(mm) => 76 + mm * scale}
+        y={(mm) => 65 - (mm - middle) * scale}
       />
     </svg>
   );
