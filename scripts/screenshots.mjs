@@ -7,7 +7,6 @@ import { spawnServer } from './spawn-server.mjs';
 import { build, root } from './prepare.mjs';
 
 const views = {
-  projects: '/',
   project: '/projects/project-lantern-parade',
   'station-cloth': '/edges/edge-cape/cloth',
   'station-edge': '/edges/edge-cape/edge',
@@ -21,12 +20,13 @@ const views = {
   'folds-bound': '/edges/edge-collar/folds',
   'margin-map': '/edges/edge-shirt/setting?view=map',
   'setting-starting': '/edges/edge-lining/setting',
-  'setting-hemmer': '/edges/edge-flounce/setting',
   swatch: '/edges/edge-apron/setting?view=swatch',
   'station-setting': '/edges/edge-cape/setting',
   'station-test': '/edges/edge-cape/test',
-  'cloth-shelf': '/cloths',
-  kit: '/kit',
+  'cloth-shelf': '/cloths?cloth=cloth-canvas',
+  measure: '/cloths/cloth-ponte/measure/pull',
+  exchange: '/exchange',
+  kit: '/kit?it=foot-blind-screw',
 };
 
 build();

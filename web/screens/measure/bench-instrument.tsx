@@ -26,7 +26,11 @@ function useReading(instrument: Instrument, load: number, seed: number) {
   return {
     reading,
     isOn: putting.load > 0,
-    put: (on: boolean) => setPutting({ load: on ? load : 0, since: performance.now() }),
+    put: (on: boolean) => {
+      setPutting({ load: on ? load : 0, since: performance.now() });
+      // Until the display has changed it shows what lay there before, which is nobody's reading.
+      setReading({ value: 0, steady: !on });
+    },
   };
 }
 
