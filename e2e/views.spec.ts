@@ -24,7 +24,14 @@ const views = [
   '/edges/edge-lining/setting',
   '/edges/edge-collar/test',
   '/cloths',
+  '/cloths/cloth-canvas/measure/weigh',
+  '/cloths/cloth-canvas/measure/pull',
+  '/cloths/cloth-canvas/measure/slip',
+  '/exchange',
   '/kit',
+  '/kit?it=attachment-binder',
+  '/kit?it=needle-80',
+  '/kit?it=thread-top',
   '/nowhere',
   '/edges/none/cloth',
 ];
@@ -74,6 +81,23 @@ test('a very long name breaks nothing, on a tablet either', async ({ page, app }
     );
     expect(overflow).toBeLessThanOrEqual(0);
   }
+  const long = 'Ceremonialovergarmentlining '.repeat(4).trim();
+  await app.change('cloths/cloth-flannel', { version: 1, name: long });
+  await app.change('feet/foot-blind-screw', { version: 1, name: long });
+  for (const path of [
+    'cloths?cloth=cloth-flannel',
+    'cloths/cloth-flannel/measure/stack',
+    'kit?it=foot-blind-screw',
+    'exchange',
+    'edges/edge-shirt/setting',
+  ]) {
+    await page.goto(`${app.address}/${path}`);
+    await page.waitForLoadState('networkidle');
+    const overflow = await page.evaluate(
+      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    );
+    expect(overflow, path).toBeLessThanOrEqual(0);
+  }
 });
 
 test('the fold picture is to scale', async ({ page, app }) => {
@@ -112,4 +136,17 @@ test('an empty kit and shelf say what to do first', async ({ page, app }) => {
     await expect(items).toHaveCount(0);
   }
   await expect(page.getByText('The drawer is empty.')).toBeVisible();
+  await page.goto(`${app.address}/cloths`);
+  for (let count = 6; count > 0; count--) {
+    await expect(page.getByRole('listbox').getByRole('option')).toHaveCount(count);
+    await page.getByRole('button', { name: /^Remove cloth/ }).click();
+    await page.getByRole('button', { name: 'Remove', exact: true }).click();
+  }
+  await expect(page.getByText('The shelf is empty. Put the first cloth there')).toBeVisible();
+  await page.getByRole('button', { name: 'Put a cloth on the shelf' }).click();
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await expect(page.getByText('Give the cloth a name.')).toBeVisible();
+  await page.getByLabel('Name').fill('First cloth');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 2, name: 'First cloth' })).toBeVisible();
 });

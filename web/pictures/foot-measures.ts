@@ -29,10 +29,7 @@ const outsideMm = 3;
  *
  * @param guideMm where the guide stands
  */
-export function footMeasures(
-  foot: DrawnFoot & { readonly mouthMm?: number | null },
-  guideMm: number,
-): FootMeasure[] {
+export function footMeasures(foot: DrawnFoot, guideMm: number): FootMeasure[] {
   const { specs, soleMm, channelMm, mouthMm } = foot;
   const [left, right] = specs.slotMm;
   const half = soleMm.widthMm / 2;
@@ -58,7 +55,9 @@ export function footMeasures(
     });
   }
   if (foldsStrip(foot) && mouthMm) {
-    const mouthFront = front - (soleMm.standOffMm ?? 0);
+    // Just before the opening: a binder foot's funnel is 5 mm long, an attachment's 12.
+    const long = foot.kind === 'binder' ? 5 : (soleMm.standOffMm ?? 6) + 12;
+    const mouthFront = -soleMm.toeMm - long - outsideMm;
     measures.push({
       name: 'mouth',
       from: [-mouthMm / 2, mouthFront],

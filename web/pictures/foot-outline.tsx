@@ -4,7 +4,7 @@ import { footParts, type DrawnFoot } from './foot-parts';
 import { FootShape } from './foot-shape';
 
 interface FootOutlineProps {
-  readonly foot: DrawnFoot & { readonly mouthMm?: number | null };
+  readonly foot: DrawnFoot;
   /** The letter of the measure whose field has the focus. */
   readonly lit?: string | null;
 }

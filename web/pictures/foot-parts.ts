@@ -15,6 +15,8 @@ export interface FootPart {
 /** What a foot's drawing needs of it. */
 export type DrawnFoot = Pick<FootDraft, 'kind' | 'soleMm' | 'channelMm'> & {
   readonly specs: Foot;
+  /** Where a strip goes in; about as wide as the sole while nobody measured it. */
+  readonly mouthMm?: number | null;
 };
 
 /** The slot's half length along the seam; no sum depends on it. */
@@ -47,7 +49,8 @@ function soleOf(left: number, right: number, toeMm: number, heelMm: number): Pla
 }
 
 /** Metal parts before, in and beside the slot that tell one kind from another. */
-function ownParts({ kind, specs, soleMm, channelMm }: DrawnFoot, guideMm: number): FootPart[] {
+function ownParts(foot: DrawnFoot, guideMm: number): FootPart[] {
+  const { kind, specs, soleMm, channelMm, mouthMm } = foot;
   const [left, right] = specs.slotMm;
   const { toeMm, widthMm } = soleMm;
   const half = widthMm / 2;
@@ -85,12 +88,14 @@ function ownParts({ kind, specs, soleMm, channelMm }: DrawnFoot, guideMm: number
     case 'edge-guide':
       return [line('metal', [guideMm - 1.2, -toeMm], [guideMm + 1.2, -toeMm])];
     case 'binder':
-      return funnel(half * 0.8, -toeMm - 5, -slotHalfMm - 1.5);
+      return funnel((mouthMm ?? widthMm * 0.8) / 2, -toeMm - 5, -slotHalfMm - 1.5);
     case 'binder-attachment': {
       const from = -toeMm - (soleMm.standOffMm ?? 6);
+      const mouthHalf = (mouthMm ?? widthMm * 0.9) / 2;
+      const arm = Math.max(half + 12, mouthHalf + 4);
       return [
-        ...funnel(half * 0.9, from - 12, from),
-        line('metal', [half * 0.9, from - 8], [half + 12, from - 2], [half + 12, soleMm.heelMm]),
+        ...funnel(mouthHalf, from - 12, from),
+        line('metal', [mouthHalf * 0.9, from - 10], [arm, from - 4], [arm, soleMm.heelMm]),
       ];
     }
     case 'tacking-attachment':

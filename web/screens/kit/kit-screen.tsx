@@ -155,7 +155,11 @@ export function KitScreen() {
         {needle && <NeedleEditor key={needle.id} needle={needle} />}
         {thread && <ThreadEditor key={thread.id} thread={thread} />}
         {!found && (
-          <p className="text-lg">The drawer is empty. Add the machine you sew on, then a foot.</p>
+          <p className="text-lg">
+            {machines.length + feet.length === 0
+              ? 'The drawer is empty. Add the machine you sew on, then a foot.'
+              : 'Pick something of the drawer, or add to it.'}
+          </p>
         )}
         {found && (
           <div className="flex items-center justify-end pt-3 text-soft">
