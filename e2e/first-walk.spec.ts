@@ -21,19 +21,20 @@ test('by mouse: from a new project to a better second scrap', async ({ page, app
 
   // Cloth: described by touch, then weighed and stacked.
   await expect(page.getByRole('navigation', { name: 'Stations' })).toBeVisible();
-  await page.getByRole('button', { name: 'Describe a new cloth' }).click();
+  await page.getByRole('button', { name: 'Put a cloth on the shelf' }).click();
   await page.getByRole('dialog').getByLabel('Name').fill('Coating, soot');
   await page.getByRole('dialog').getByLabel('How it weighs in the hand').selectOption('coating');
   await page.getByRole('button', { name: 'Put it on the shelf' }).click();
   const slip = page.getByRole('complementary');
   await expect(slip.getByRole('heading', { name: 'Coating, soot' })).toBeVisible();
   await expect(slip.getByText('~ derived').first()).toBeVisible();
-  const stack = page.getByRole('region', { name: 'Stack layers under a ruler' });
-  await stack.getByLabel('Height of the stack').fill('9.6 mm');
-  await stack.getByLabel('Height of the stack').press('Enter');
-  await expect(stack.getByText('both its height and its number of layers')).toBeVisible();
-  await stack.getByLabel('Layers, 8 or more').fill('12');
-  await stack.getByLabel('Layers, 8 or more').press('Enter');
+  await page.getByRole('link', { name: 'Test: Thickness' }).click();
+  await page.getByLabel('Height of the stack').fill('9.6 mm');
+  await page.getByLabel('Height of the stack').press('Enter');
+  await expect(page.getByText('both its height and its number of layers')).toBeVisible();
+  await page.getByLabel('Layers, 8 or more').fill('12');
+  await page.getByLabel('Layers, 8 or more').press('Enter');
+  await page.getByRole('link', { name: 'Back' }).click();
   await expect(slip.getByText('0.8 mm', { exact: true }).first()).toBeVisible();
 
   // Folds: 30 mm deep with 8 mm of extension.

@@ -239,6 +239,19 @@ describe('bad files leave everything as it was', () => {
     await kept(() => send(`import?digest=${digest}`, csv).expect(409));
   });
 
+  test.each(['import/preview', 'import?digest=x', 'photos', 'cloths'])(
+    '%s: what says it is compressed and is not',
+    async (path) => {
+      const { body } = await server.http
+        .post(`/api/${path}`)
+        .set('Content-Type', 'application/json')
+        .set('Content-Encoding', 'gzip')
+        .send('no gzip')
+        .expect(400);
+      expect(body.error.code).toBe('not-read');
+    },
+  );
+
   test('a photo that is none, or another than its id says', () =>
     kept(async () => {
       const id = 'a'.repeat(64);

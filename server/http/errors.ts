@@ -50,7 +50,11 @@ function refusalFor(error: unknown): Refusal | null {
   }
   const type = (error as { type?: unknown } | null)?.type;
   const trouble = typeof type === 'string' ? bodyTroubles[type] : undefined;
-  return trouble ? new Refusal(...trouble) : null;
+  if (trouble) return new Refusal(...trouble);
+  // A body that says it is compressed and is not: the parser blames the sender, and so do we.
+  const status = (error as { status?: unknown } | null)?.status;
+  const blamed = typeof status === 'number' && status >= 400 && status < 500;
+  return blamed ? new Refusal(status, 'not-read', 'What was sent could not be read.') : null;
 }
 
 /** Answers every error in one form, and never shows a stack. */
