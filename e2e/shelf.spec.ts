@@ -231,7 +231,7 @@ test('the drawer: a plain foot, an attachment by its letters, needles, and what 
   await expect(page.getByRole('button', { name: /Hemmer foot, 4 mm/ })).toHaveText('✓ there');
   await page.keyboard.press('Escape');
   await expect(page.getByLabel('Channel of the scroll')).toHaveValue('4');
-  await page.getByRole('button', { name: 'Binder attachment, 10 mm finished' }).click();
+  await page.getByRole('button', { name: 'Binder attachment, narrow' }).click();
   const fits = page.getByRole('region', { name: 'Goes on' });
   await expect(fits.getByRole('listitem').filter({ hasText: 'Home machine' })).toContainText(
     'fits',

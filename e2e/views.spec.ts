@@ -125,6 +125,7 @@ test('an empty kit and shelf say what to do first', async ({ page, app }) => {
   for (const [drawer, left] of [
     ['Machines', 3],
     ['Feet', 8],
+    ['Attachments', 1],
   ] as const) {
     const items = page.getByRole('region', { name: drawer }).getByRole('listitem');
     for (let count: number = left; count > 0; count--) {

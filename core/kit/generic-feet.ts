@@ -52,7 +52,7 @@ const rows: readonly Row[] = [
   ['wide-25', 'Wide hemmer, 25 mm', 'wide-hemmer', [-1.5, 1.5], 'edge', 0, [40, 34, 14], { channelMm: 25 }],
   ['edge-guide', 'Edge-guide foot', 'edge-guide', [-1.5, 1.5], 'bar', 2, [19, 13, 14]],
   ['binder-foot', 'Binder foot', 'binder', [-2.5, 2.5], 'edge', 1.5, [24, 18, 14], { mouthMm: 26, stripMm: 24 }],
-  ['binder-10', 'Binder attachment, 10 mm finished', 'binder-attachment', [-3, 3], 'edge', 2, [18, 12, 14], { mouthMm: 44, stripMm: 40, standOffMm: 12 }],
+  ['binder-10', 'Binder attachment, narrow', 'binder-attachment', [-3, 3], 'edge', 2, [18, 12, 14], { mouthMm: 44, stripMm: 40, standOffMm: 12 }],
   ['tacking', 'Tacking attachment', 'tacking-attachment', [-3, 3], 'blade', [-2, 2], [22, 16, 14]],
   ['zipper', 'Zipper foot', 'zipper', [-1.5, 1.5], 'edge', -2, [9, 12, 14]],
   ['walking', 'Walking foot', 'walking', [-3.5, 3.5], 'mark', -3, [26, 16, 18]],

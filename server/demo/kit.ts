@@ -112,7 +112,7 @@ export const feet = parsed(footDraft, {
     note: '',
   },
   'attachment-binder': {
-    name: 'Binder attachment, 10 mm finished',
+    name: 'Binder attachment, narrow',
     kind: 'binder-attachment',
     channelMm: null,
     mouthMm: 44,
