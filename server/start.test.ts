@@ -35,6 +35,7 @@ describe('the data folder', () => {
       { name: '0001-first-tables' },
       { name: '0002-catalogue' },
       { name: '0003-crossings' },
+      { name: '0004-shelf-and-drawer' },
     ]);
     await second.sequelize.close();
     expect(readdirSync(folder)).toContain('pin-margin.sqlite');

@@ -1,5 +1,8 @@
-/** A pressed layer climbs over an edge beneath it no steeper than this. Drawing only. */
-const steepestSlope = 0.6;
+/**
+ * A pressed layer climbs over an edge beneath it no steeper than this, so that layers which climb
+ * over one another are never drawn nearer than the cosine of the climb, 0.89. Drawing only.
+ */
+const steepestSlope = 0.5;
 /** A layer thicker than what it climbs over bends less, down to this share of the slope. */
 const gentlestShare = 0.1;
 /** How much farther apart the next place stands, going away from the end of a layer. */
