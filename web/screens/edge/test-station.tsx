@@ -11,6 +11,7 @@ import { about, counted, ofHundred } from '../../words/number';
 import type { Bench } from './bench';
 import { ScrapForm } from './scrap-form';
 import { ScrapList } from './scrap-list';
+import { SeenPanel } from './seen-panel';
 import { StartingTable } from './starting-slip';
 
 /** Counting a scrap, above what earlier scraps came to. */
@@ -21,6 +22,7 @@ export function TestTable({ bench }: { bench: Bench }) {
       <ScrapForm key={bench.record.id} bench={bench} />
       <div className="min-h-0 overflow-y-auto border-l border-line">
         <ScrapList bench={bench} />
+        <SeenPanel key={bench.record.id} bench={bench} />
       </div>
     </div>
   );
@@ -29,7 +31,7 @@ export function TestTable({ bench }: { bench: Bench }) {
 /** Where nothing is counted: how the scrap should come out, and what to do with it. */
 function LookOnly({ bench }: { bench: Bench }) {
   return (
-    <div className="flex h-full flex-col">
+    <div className="flex min-h-full flex-col">
       <div className="px-5 pt-4">
         <h2 className="text-xl">Sew a scrap and look at both faces</h2>
         <p className="max-w-prose text-soft">
@@ -37,9 +39,10 @@ function LookOnly({ bench }: { bench: Bench }) {
           Nothing is counted here; one looks, and changes one value at a time.
         </p>
       </div>
-      <div className="min-h-0 grow">
+      <div className="h-96 shrink-0">
         <StartingTable bench={bench} />
       </div>
+      <SeenPanel key={bench.record.id} bench={bench} />
     </div>
   );
 }
