@@ -33,10 +33,10 @@ describe('what would overtake', () => {
           for (const it of overtakings(considered, at)) {
             expect(leads({ ...at, [it.wish]: it.at })).toBe(it.finishId);
             expect(it.finishId).not.toBe(leads(at));
-            const way = Math.sign(it.at - at[it.wish]);
-            for (let n = 1; at[it.wish] + (way * n) / 10 - it.at < -0.01 * way && n < 10; n++) {
-              if (way < 0) break;
-              expect(leads({ ...at, [it.wish]: at[it.wish] + n / 10 })).toBe(leads(at));
+            const far = Math.abs(it.at - at[it.wish]);
+            for (let tenth = 0; tenth <= 10; tenth++) {
+              if (Math.abs(tenth / 10 - at[it.wish]) > far - 0.01) continue;
+              expect(leads({ ...at, [it.wish]: tenth / 10 })).toBe(leads(at));
             }
           }
         },
