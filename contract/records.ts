@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { lengthUnits } from '../core/measure/unit';
+import { symptomIds } from '../core/diagnose/symptom';
 import { edgeShapes } from '../core/plan/edge-shape';
 import { clothDraft, clothProperties } from './cloth';
 import { footDraft, machineDraft, needleDraft, threadDraft } from './kit';
@@ -16,6 +17,7 @@ import {
   stitch,
 } from './plan';
 import { within } from './number';
+import { photoId } from './photo';
 import { crossings } from './seam';
 
 /** Chosen ways by the question's id. */
@@ -92,30 +94,61 @@ export const planDraft = z.strictObject({
   schools,
   /** Steps of the work that are done, by id. */
   ticks: z.array(z.string().max(64)).max(200),
+  /** Whether what was learned elsewhere with this foot and this hand is taken over. */
+  carryOver: z.boolean().default(true),
 });
 export type PlanDraft = z.infer<typeof planDraft>;
 export const plan = z.object({ ...stored, ...planDraft.shape });
 export type PlanRecord = z.infer<typeof plan>;
 
+/** What the person thinks of a scrap as a whole. */
+export const verdicts = ['keep', 'nearly', 'no'] as const;
+export type Verdict = (typeof verdicts)[number];
+
 export const attemptDraft = z.strictObject({
   /** Given by the client, so that sending twice records once. */
   id: z.uuid('An attempt’s id is a UUID.').optional(),
   planId: id,
-  settings: dialSettings,
-  counts: z.array(counted).min(1, 'Count at least one kind of stitch.').max(10),
+  /** Where the solved dials stood; null for a finish that has none. */
+  settings: dialSettings.nullable(),
+  /** Where everything else stood that was set to a number or a word, by the value's id. */
+  dialValues: z
+    .record(z.string().max(64), z.union([z.number(), z.string().max(200)]))
+    .default({}),
+  counts: z.array(counted).max(10),
+  /** What was seen beside what is counted. */
+  symptoms: z
+    .array(z.enum(symptomIds, 'There is no such symptom.'))
+    .max(symptomIds.length)
+    .default([]),
+  verdict: z.enum(verdicts, 'A verdict is keep, nearly or no.').nullable().default(null),
+  photoId: photoId.nullable().default(null),
+  /** The day it was sewn; null for today. */
+  sewnOn: z.iso.date('A day is written 2026-11-25.').nullable().default(null),
   note: text(2000),
+  /** The setting to start from on this cloth, with this finish, on this machine. */
+  pinned: z.boolean().default(false),
 });
 export type AttemptDraft = z.infer<typeof attemptDraft>;
-export const attempt = z.object({
-  ...stored,
-  ...attemptDraft.shape,
-  id,
+
+/** An attempt as it is kept and carried: it stands on its own, whatever becomes of its plan. */
+export const bookEntry = z.strictObject({
+  ...attemptDraft.omit({ id: true }).shape,
+  /** Null where the edge it was sewn for is gone, or was never here. */
+  planId: id.nullable(),
   /** 1 for the first of its plan. */
-  number: z.int(),
-  /** The set-up as it was when the sample was sewn, with the names then in use. */
+  number: z.int().min(1),
+  finish: z.string().max(64),
+  clothId: id.nullable(),
+  machineId: id.nullable(),
+  footId: id.nullable(),
+  /** The names then in use. */
+  names: z.strictObject({ cloth: text(120), machine: text(120), foot: text(120) }),
+  /** The set-up as it was when the sample was sewn. */
   setUp: sewingPlan,
-  names: z.object({ cloth: z.string(), machine: z.string(), foot: z.string() }),
 });
+export type BookEntry = z.infer<typeof bookEntry>;
+export const attempt = z.object({ ...stored, ...bookEntry.shape });
 export type AttemptRecord = z.infer<typeof attempt>;
 
 export const inchRoundings = ['1/8', '1/16', '1/32'] as const;
@@ -124,6 +157,8 @@ export const preferencesDraft = z.strictObject({
   inchRounding: z.enum(inchRoundings),
   /** The person's default on every question practitioners differ on. */
   schools,
+  /** The share of stitches one is content to sew again. */
+  acceptedPercent: within(0.1, 50, ' %').default(2),
 });
 export const preferences = z.object({ ...stored, ...preferencesDraft.shape });
 export type PreferencesRecord = z.infer<typeof preferences>;

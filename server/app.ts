@@ -11,12 +11,14 @@ import { pinoHttp } from 'pino-http';
 import { answerErrors } from './http/errors';
 import { refuseForeign, requireJson } from './http/guards';
 import { notFound } from './http/refusal';
+import { bookRoutes } from './routes/book';
 import { computeRoutes } from './routes/compute';
 import { exchangeRoutes } from './routes/exchange';
 import { historyRoutes } from './routes/history';
 import { photoRoutes } from './routes/photos';
 import { printRoutes } from './routes/print';
 import { recordRoutes } from './routes/records';
+import { removedRoutes } from './routes/removed';
 import type { Store } from './store/store';
 
 export interface AppParts {
@@ -94,6 +96,8 @@ export function createApp({ store, log, host, clientFolder, fontFile }: AppParts
   });
   api.use(historyRoutes(store));
   api.use(printRoutes(store, fontFile));
+  api.use(removedRoutes(store));
+  api.use(bookRoutes(store));
   api.use(recordRoutes(store));
   api.use((request) => {
     throw notFound('address', `${request.method} /api${request.path}`);

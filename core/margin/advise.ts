@@ -108,8 +108,8 @@ export function predict(
 
 /**
  * Whether the setting just sewn is good enough for the real edge: less than one fault expected in
- * all, or no more than {@link acceptedFaultShare} of its stitches.
+ * all, or no more than the share of its stitches that one is content to sew again.
  */
-export function isEnough(prediction: Prediction): boolean {
-  return prediction.expectedFaults < 1 || 1 - prediction.ok <= acceptedFaultShare;
+export function isEnough(prediction: Prediction, acceptedShare = acceptedFaultShare): boolean {
+  return prediction.expectedFaults < 1 || 1 - prediction.ok <= acceptedShare;
 }

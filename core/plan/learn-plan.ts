@@ -1,14 +1,24 @@
 import { Impossible, type Issue } from '../impossible';
 import type { Finish, SewingPlan } from '../finish/finish';
 import type { DialSettings } from '../kit/dial-steps';
-import { isEnough, predict, rankMoves, type DialChange, type Prediction } from '../margin/advise';
+import {
+  acceptedFaultShare,
+  isEnough,
+  predict,
+  rankMoves,
+  type DialChange,
+  type Prediction,
+} from '../margin/advise';
 import type { Beliefs } from '../margin/belief';
 import { driftSources, type DriftSource } from '../margin/check';
-import { learn, learnedBelief, type Posterior, type Sample } from '../margin/learn';
+import { faultRange, type FaultRange } from '../margin/fault-range';
+import { learnedBelief, summarised, type Posterior } from '../margin/learn';
+import { posteriorGrid, type PosteriorGrid, type Sample } from '../margin/posterior-grid';
+import { priorsOf, type Carried } from './carried';
 import { dialIssues } from './dial-issues';
 import { countedAlongEdge } from './judge';
 import { marginOfPlan } from './margin-of-plan';
-import { ruleSpreads, setUpOf } from './set-up-of';
+import { setUpOf } from './set-up-of';
 
 /** A sewn sample with the whole setting it was sewn at. */
 export interface SewnSample extends Omit<Sample, 'settings'> {
@@ -31,12 +41,17 @@ export interface Lesson {
   readonly posterior: Posterior;
   readonly learned: Learned;
   /** The setting of the last sample, and what it would sew over the real edge. */
-  readonly now: { readonly settings: DialSettings; readonly predicted: Prediction };
+  readonly now: {
+    readonly settings: DialSettings;
+    readonly predicted: Prediction;
+    readonly range: FaultRange;
+  };
   /** The best setting one dial away; the same setting when nothing is gained. */
   readonly next: {
     readonly settings: DialSettings;
     readonly change: DialChange | null;
     readonly predicted: Prediction;
+    readonly range: FaultRange;
   };
   /** The best move of another dial, for those who would rather move that one. */
   readonly instead: Lesson['next'] | null;
@@ -72,43 +87,95 @@ function sampleIssues(finish: Finish, plan: SewingPlan, samples: readonly SewnSa
   });
 }
 
+/** The posterior of every source that a sample informs, or that something was carried over for. */
+function gridsOf(
+  finish: Finish,
+  plan: SewingPlan,
+  samples: readonly SewnSample[],
+  carried: Carried,
+): Partial<Record<DriftSource, PosteriorGrid>> {
+  const { checks } = setUpOf(finish, plan);
+  const priors = priorsOf(finish, plan, carried);
+  // Sources are independent: each learns from the samples of its own checks alone.
+  return Object.fromEntries(
+    driftSources.flatMap((source): [DriftSource, PosteriorGrid][] => {
+      const own = checks.filter((check) => check.source === source);
+      const informative = samples.filter(({ check }) => own.some(({ name }) => name === check));
+      const prior = priors[source];
+      if (!prior || (informative.length === 0 && !carried[source])) return [];
+      return [[source, posteriorGrid(own, informative, prior)]];
+    }),
+  );
+}
+
+/** Posteriors summed up. */
+function learnedOf(grids: Partial<Record<DriftSource, PosteriorGrid>>): Learned {
+  return Object.fromEntries(
+    Object.entries(grids).map(([source, grid]) => [source, summarised(grid)]),
+  );
+}
+
+/**
+ * What is believed of each source after some samples, or before any where something was carried
+ * over.
+ *
+ * @param samples sewn with this plan's cloth, kit and stitch; may be none
+ * @throws Impossible for plans that cannot be sewn
+ */
+export function learnedFrom(
+  finish: Finish,
+  plan: SewingPlan,
+  samples: readonly SewnSample[],
+  carried: Carried = {},
+): Learned {
+  return learnedOf(gridsOf(finish, plan, samples, carried));
+}
+
 /**
  * Learns from sewn samples and chooses the next setting, one dial away from the last.
  * Source: docs/formulas.md, “Learning from a sewn sample”.
  *
  * @param samples oldest first, all sewn with this plan's cloth, kit and stitch
+ * @param carried what was learned before, elsewhere
+ * @param acceptedShare the share of stitches one is content to sew again
  * @throws Impossible for counts that contradict each other and plans that cannot be sewn
  */
-export function lessonOf(finish: Finish, plan: SewingPlan, samples: readonly SewnSample[]): Lesson {
+export function lessonOf(
+  finish: Finish,
+  plan: SewingPlan,
+  samples: readonly SewnSample[],
+  carried: Carried = {},
+  acceptedShare = acceptedFaultShare,
+): Lesson {
   const byRule = setUpOf(finish, plan);
   const issues = sampleIssues(finish, plan, samples);
   const last = samples.at(-1);
   if (!last || issues.length > 0) throw new Impossible(issues);
 
   const source = byRule.checks.find(({ name }) => name === last.check)?.source ?? 'guide';
-  const spreads = ruleSpreads(finish, plan);
-  // Sources are independent: each learns from the samples of its own checks alone.
-  const learned: Learned = Object.fromEntries(
-    driftSources.flatMap((from): [DriftSource, Posterior][] => {
-      const checks = byRule.checks.filter((check) => check.source === from);
-      const informative = samples.filter(({ check }) => checks.some(({ name }) => name === check));
-      return informative.length > 0 ? [[from, learn(checks, informative, spreads[from] ?? 1)]] : [];
-    }),
-  );
+  const grids = gridsOf(finish, plan, samples, carried);
+  const learned = learnedOf(grids);
   const posterior = learned[source]!;
   const set = setUpOf(finish, plan, learnedBeliefs(learned));
 
-  const at = (settings: DialSettings) =>
-    predict(set, settings, last.check, countedAlongEdge(plan, settings.lengthMm));
-  const now = { settings: last.settings, predicted: at(last.settings) };
-  const [first, ...others] = rankMoves(set, last.settings).map((move) => {
-    const settings = { ...move.settings, lengthMm: last.settings.lengthMm };
-    return { settings, change: move.change, predicted: at(settings) };
-  });
+  const at = (settings: DialSettings) => {
+    const stitches = countedAlongEdge(plan, settings.lengthMm);
+    return {
+      settings,
+      predicted: predict(set, settings, last.check, stitches),
+      range: faultRange(set.checks, grids, set.beliefs, settings, stitches),
+    };
+  };
+  const now = at(last.settings);
+  const [first, ...others] = rankMoves(set, last.settings).map((move) => ({
+    ...at({ ...move.settings, lengthMm: last.settings.lengthMm }),
+    change: move.change,
+  }));
   const next = first ?? { ...now, change: null };
   const instead =
     next.change === null
       ? null
       : (others.find(({ change }) => change !== null && change.dial !== next.change?.dial) ?? null);
-  return { posterior, learned, now, next, instead, enough: isEnough(now.predicted) };
+  const enough = isEnough(now.predicted, acceptedShare);
+  return { posterior, learned, now, next, instead, enough };
 }

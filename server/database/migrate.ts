@@ -5,6 +5,7 @@ import { firstTables } from './migrations/0001-first-tables';
 import { catalogueColumns } from './migrations/0002-catalogue';
 import { crossingsColumn } from './migrations/0003-crossings';
 import { shelfAndDrawer } from './migrations/0004-shelf-and-drawer';
+import { sampleBook } from './migrations/0005-sample-book';
 
 // Listed here rather than found in a folder, so that a bundle holds them all.
 const migrations: readonly Migration[] = [
@@ -12,6 +13,7 @@ const migrations: readonly Migration[] = [
   catalogueColumns,
   crossingsColumn,
   shelfAndDrawer,
+  sampleBook,
 ];
 
 /** Runs the migrations that this database has not seen. */

@@ -85,6 +85,8 @@ const columns: Record<RecordTable, ModelAttributes> = {
     keptAttemptId: text,
     schools: json,
     ticks: json,
+    // What a row starts with that was written down before there was such a column.
+    carryOver: { type: DataTypes.BOOLEAN, defaultValue: false },
   },
   attempts: {
     planId: text,
@@ -92,10 +94,25 @@ const columns: Record<RecordTable, ModelAttributes> = {
     settings: json,
     counts: json,
     note: text,
-    setUp: json,
     names: json,
+    finish: { type: text, defaultValue: '' },
+    clothId: text,
+    machineId: text,
+    footId: text,
+    dialValues: { type: json, defaultValue: {} },
+    symptoms: { type: json, defaultValue: [] },
+    verdict: text,
+    photoId: text,
+    sewnOn: text,
+    pinned: { type: DataTypes.BOOLEAN, defaultValue: false },
+    setUp: json,
   },
-  preferences: { unit: text, inchRounding: text, schools: json },
+  preferences: {
+    unit: text,
+    inchRounding: text,
+    schools: json,
+    acceptedPercent: { type: number, defaultValue: 2 },
+  },
 };
 
 /** Sequelize models of all tables. Times are kept as ISO text, written by the store. */
@@ -118,6 +135,8 @@ export function defineModels(sequelize: Sequelize): Models {
     label: text,
     steps: json,
     undone: DataTypes.BOOLEAN,
+    /** Whether it took something away. */
+    removal: { type: DataTypes.BOOLEAN, defaultValue: false },
   });
   // A photo never changes: its id is the hash of its bytes.
   const photos = define('photos', {

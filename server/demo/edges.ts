@@ -13,6 +13,8 @@ export interface DemoEdge {
   readonly stretch?: boolean;
   /** Counts of scraps sewn so far: bites, missed, shown. */
   readonly scraps: readonly (readonly [n: number, short: number, over: number, note: string])[];
+  /** The day the scraps were sewn; today when left out. */
+  readonly sewnOn?: string;
 }
 
 /** Nobody has cut it yet, and it is for a grown person. */

@@ -1,5 +1,6 @@
 import type { ClothDraft } from '../../contract/cloth';
 import type { PlanDraft } from '../../contract/records';
+import { localDay } from '../../core/book/day';
 import { clothFromDescription } from '../../core/cloth/describe';
 import { finishById } from '../../core/finish/catalogue';
 import { startingNeedle } from '../../core/kit/needle';
@@ -74,6 +75,11 @@ function sewn(projectId: string, demo: DemoEdge): Entry[] {
       note,
       setUp: plan,
       names: { cloth: cloth.name, machine: machine.name, foot: foot.name },
+      finish: finish.id,
+      clothId: demo.edge.clothId,
+      machineId: demo.machineId,
+      footId: demo.footId,
+      sewnOn: demo.sewnOn ?? localDay(new Date()),
     };
     samples.push({ settings, ...counts });
     settings = lessonOf(finish, plan, samples).next.settings;
@@ -94,6 +100,8 @@ function sewn(projectId: string, demo: DemoEdge): Entry[] {
     keptAttemptId: null,
     schools: {},
     ticks: [],
+    // These were sewn side by side; none knew of the others.
+    carryOver: false,
   };
   return [
     { table: 'edges', id: demo.id, draft: { projectId, ...demo.edge } },
@@ -120,6 +128,7 @@ function planned(projectId: string, other: OtherEdge): Entry[] {
     keptAttemptId: null,
     schools: {},
     ticks: [],
+    carryOver: true,
   };
   return [
     { table: 'edges', id: other.id, draft: { projectId, ...other.edge } },

@@ -97,7 +97,9 @@ export function recordRoutes(store: Store): Router {
       async (change) => {
         const before = await change.current(resource.table, id, expected);
         await resource.check?.(change, { ...before, ...patch }, fields);
-        return change.update(resource.table, id, before.version, patch);
+        const after = await change.update(resource.table, id, before.version, patch);
+        await resource.changed?.(change, after, fields);
+        return after;
       },
     );
     response.json(shown(resource, row));

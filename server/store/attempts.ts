@@ -1,15 +1,21 @@
+import { isSewnLater, localDay } from '../../core/book/day';
 import type { AttemptDraft } from '../../contract/records';
 import { Impossible } from '../../core/impossible';
+import { dialField, type Dial } from '../../core/kit/dial-steps';
 import { marginOfPlan } from '../../core/plan/margin-of-plan';
 import { Refusal } from '../http/refusal';
 import type { Row } from './journal';
 import { assemble, planDraftOf, pointedAt, refuseBlocked, type AssembledPlan } from './sewing-plan';
 import type { Change } from './store';
 
+/** What an attempt says of the scrap, as far as it makes it this scrap and no other. */
+const said = (row: Record<string, unknown>) =>
+  JSON.stringify(['planId', 'counts', 'symptoms', 'verdict'].map((field) => row[field] ?? null));
+
 /**
  * Records a sewn sample with its number and the set-up it was sewn with.
  *
- * An id that is already there, with the same counts on the same plan, is the same sample sent
+ * An id that is already there, with the same scrap on the same plan, is the same sample sent
  * twice: it is answered, not recorded again.
  *
  * @throws Refusal 409 when the id stands for another sample
@@ -20,38 +26,88 @@ export async function recordAttempt(
 ): Promise<{ row: Row; existed: boolean }> {
   const present = draft.id ? await change.find('attempts', draft.id) : null;
   if (present) {
-    const same =
-      present['planId'] === draft.planId &&
-      JSON.stringify(present['counts']) === JSON.stringify(draft.counts);
-    if (same) return { row: present, existed: true };
+    if (said(present) === said(draft)) return { row: present, existed: true };
     throw new Refusal(409, 'id-taken', 'Another sample was recorded with this id.');
   }
-  const planRow = await pointedAt(change, 'plans', draft.planId, 'planId');
+  const planRow = await planOfAttempt(change, draft.planId);
   const assembled = await assemble(change, planDraftOf(planRow));
-  refuseBlocked(assembled, draft.settings);
-  refuseUnknownChecks(assembled, draft.counts);
+  refuseEmpty(draft);
+  if (!draft.settings && assembled.finish.margin(assembled.plan.fold.variant)) {
+    throw new Impossible([{ path: 'settings', message: 'Say where the dials stood.' }]);
+  }
+  await refuseWrong(change, assembled, draft);
   const earlier = await change.list('attempts', { planId: draft.planId });
   const number = Math.max(0, ...earlier.map((row) => Number(row['number']))) + 1;
   const { id, ...rest } = draft;
   const row = await change.create(
     'attempts',
-    { ...rest, number, setUp: assembled.plan, names: assembled.names },
+    {
+      ...rest,
+      sewnOn: draft.sewnOn ?? localDay(new Date()),
+      number,
+      finish: assembled.finish.id,
+      setUp: assembled.plan,
+      names: assembled.names,
+      ...assembled.ids,
+    },
     id,
   );
+  if (draft.pinned) await unpinOthers(change, row);
   // The dials stand where the scrap was sewn; only taking the advice moves them on.
   const planned = planDraftOf(planRow).settings;
-  const dials = Object.keys(draft.settings) as (keyof typeof draft.settings)[];
-  if (!planned || dials.some((dial) => planned[dial] !== draft.settings[dial])) {
-    await change.update('plans', planRow.id, planRow.version, { settings: draft.settings });
-  }
+  const { settings } = draft;
+  const dials = Object.keys(dialField) as Dial[];
+  const moved =
+    settings && dials.some((dial) => planned?.[dialField[dial]] !== settings[dialField[dial]]);
+  if (moved) await change.update('plans', planRow.id, planRow.version, { settings });
   return { row, existed: false };
 }
 
+/** @throws Refusal 400 that says the plan is gone, and that what was counted is not lost */
+async function planOfAttempt(change: Change, planId: string): Promise<Row> {
+  const row = await change.find('plans', planId);
+  if (row) return row;
+  const message =
+    'The edge this scrap was sewn for was taken out, perhaps in another tab. Bring it back with undo and record the scrap again.';
+  throw new Refusal(400, 'invalid-request', message, [{ path: 'planId', message }]);
+}
+
+/** @throws Impossible for an attempt that says nothing at all */
+export function refuseEmpty({ counts, symptoms, verdict, photoId, note }: AttemptDraft): void {
+  if (counts.length + symptoms.length > 0 || verdict || photoId || note.trim()) return;
+  const message = 'Count at least one kind of stitch, or say what you saw.';
+  throw new Impossible([{ path: 'counts', message }]);
+}
+
+/**
+ * @throws Impossible at whatever contradicts the finish, the machine or the calendar
+ */
+export async function refuseWrong(
+  change: Change,
+  assembled: AssembledPlan,
+  draft: Pick<AttemptDraft, 'settings' | 'counts' | 'photoId' | 'sewnOn'>,
+): Promise<void> {
+  const { finish, plan } = assembled;
+  if (draft.settings && finish.margin(plan.fold.variant)) {
+    refuseBlocked(assembled, draft.settings);
+  }
+  refuseUnknownChecks(assembled, draft.counts);
+  refuseLater(draft.sewnOn);
+  if (draft.photoId && !(await change.hasPhoto(draft.photoId))) {
+    throw new Impossible([{ path: 'photoId', message: 'There is no photo with this id.' }]);
+  }
+}
+
+/** @throws Impossible at a day that has not come anywhere on earth */
+export function refuseLater(sewnOn: string | null): void {
+  if (!sewnOn || !isSewnLater(sewnOn, new Date())) return;
+  const message = `${sewnOn} has not come yet; a scrap is sewn today or earlier.`;
+  throw new Impossible([{ path: 'sewnOn', message }]);
+}
+
 /** @throws Impossible at the count whose check the finish does not have */
-export function refuseUnknownChecks(
-  { finish, plan }: AssembledPlan,
-  counts: AttemptDraft['counts'],
-): void {
+function refuseUnknownChecks({ finish, plan }: AssembledPlan, counts: AttemptDraft['counts']) {
+  if (counts.length === 0) return;
   const checks = marginOfPlan(finish, plan.fold.variant)
     .checks(plan)
     .map(({ name }) => name);
@@ -59,5 +115,63 @@ export function refuseUnknownChecks(
     if (checks.includes(check)) return;
     const message = `“${check}” is not a check of ${finish.id}; it has ${checks.join(', ')}.`;
     throw new Impossible([{ path: `counts.${i}.check`, message }]);
+  });
+}
+
+/** Only one setting is the one to start from, for a cloth, a finish and a machine. */
+export async function unpinOthers(change: Change, row: Row): Promise<void> {
+  const { clothId, machineId, finish } = row as unknown as Record<string, string | null>;
+  if (!clothId || !machineId || !finish) return;
+  for (const other of await change.list('attempts', { clothId, machineId, finish })) {
+    if (other.id === row.id || !other['pinned']) continue;
+    await change.update('attempts', other.id, other.version, { pinned: false });
+  }
+}
+
+/** Several samples at once, a ladder's: all are recorded, or none. */
+export async function recordAttempts(
+  change: Change,
+  drafts: readonly AttemptDraft[],
+): Promise<{ rows: Row[]; existed: boolean }> {
+  const rows: Row[] = [];
+  let known = 0;
+  for (const [i, draft] of drafts.entries()) {
+    try {
+      const { row, existed } = await recordAttempt(change, draft);
+      if (existed) known++;
+      rows.push(row);
+    } catch (error) {
+      if (!(error instanceof Impossible)) throw error;
+      throw new Impossible(
+        error.issues.map(({ path, message }) => ({ path: `attempts.${i}.${path}`, message })),
+      );
+    }
+  }
+  return { rows, existed: known === drafts.length };
+}
+
+/** Looks at an attempt that is to be changed; one whose plan is gone can keep what it counted. */
+export async function checkPatched(
+  change: Change,
+  draft: Record<string, unknown>,
+  patched: readonly string[],
+): Promise<void> {
+  const attempt = draft as unknown as AttemptDraft & { planId: string | null };
+  refuseEmpty(attempt);
+  refuseLater(attempt.sewnOn);
+  if (!patched.some((field) => ['settings', 'counts', 'photoId'].includes(field))) return;
+  if (attempt.planId === null) {
+    const message = 'The edge of this scrap is gone; its counts and dials stay as they are.';
+    if (patched.includes('settings') || patched.includes('counts')) {
+      throw new Impossible([{ path: patched[0] ?? 'counts', message }]);
+    }
+    return;
+  }
+  const row = await pointedAt(change, 'plans', attempt.planId, 'planId');
+  await refuseWrong(change, await assemble(change, planDraftOf(row)), {
+    ...attempt,
+    // What was right when it was written need not fit a plan that has changed since.
+    settings: patched.includes('settings') ? attempt.settings : null,
+    counts: patched.includes('counts') ? attempt.counts : [],
   });
 }

@@ -55,6 +55,7 @@ export async function createEdge(
     keptAttemptId: null,
     schools: {},
     ticks: [],
+    carryOver: true,
   };
   await change.create('plans', plan);
   return { row, existed: false };

@@ -35,6 +35,12 @@ const writingOrder: readonly RecordTable[] = [
 
 /** How many changes can be taken back; older ones are forgotten. */
 const keptChanges = 2000;
+/** What was taken out can be brought back for so long, however much was changed since. */
+export const keptRemovalDays = 30;
+
+/** The moment before which a removal is final. */
+export const removalsSince = (now: Date): string =>
+  new Date(now.getTime() - keptRemovalDays * 86_400_000).toISOString();
 
 /** Writes down a change so that it can be undone; whatever had been undone can't be redone. */
 export async function writeDown(
@@ -44,15 +50,17 @@ export async function writeDown(
   transaction: Transaction,
 ): Promise<void> {
   await models.changes.destroy({ where: { undone: true }, transaction });
+  const now = new Date();
+  const removal = steps.some(({ after }) => after === null);
   const change = await models.changes.create(
-    { at: new Date().toISOString(), label, steps, undone: false },
+    { at: now.toISOString(), label, steps, undone: false, removal },
     { transaction },
   );
   const newest = Number(change.get('id'));
-  await models.changes.sequelize?.query('DELETE FROM changes WHERE id <= ?', {
-    replacements: [newest - keptChanges],
-    transaction,
-  });
+  await models.changes.sequelize?.query(
+    'DELETE FROM changes WHERE id <= ? AND (removal = 0 OR at < ?)',
+    { replacements: [newest - keptChanges, removalsSince(now)], transaction },
+  );
 }
 
 /** Brings the records of a change to how they were before it, or after it. */

@@ -12,12 +12,11 @@ import {
   planDraft,
   preferencesDraft,
   projectDraft,
-  type AttemptDraft,
   type EdgeDraft,
 } from '../../contract/records';
 import type { RecordTable } from '../database/models';
 import { Refusal } from '../http/refusal';
-import { recordAttempt, refuseUnknownChecks } from './attempts';
+import { checkPatched, recordAttempt, unpinOthers } from './attempts';
 import { createEdge } from './edges';
 import type { Row } from './journal';
 import { assemble, knownFinish, planDraftOf, pointedAt, refuseBlocked } from './sewing-plan';
@@ -39,8 +38,10 @@ export interface Resource {
     patched: readonly string[],
   ): Promise<void> | void;
   create?(change: Change, draft: never): Promise<{ row: Row; existed: boolean }>;
-  /** What hangs on a record: `children` go with it, `users` keep it from going. */
-  readonly children?: readonly { table: RecordTable; by: string }[];
+  /** What else a change of some fields brings with it. */
+  changed?(change: Change, row: Row, patched: readonly string[]): Promise<void>;
+  /** What hangs on a record: `children` go with it or are let go, `users` keep it from going. */
+  readonly children?: readonly { table: RecordTable; by: string; stays?: boolean }[];
   readonly users?: readonly { table: RecordTable; by: string }[];
   /** What is shown beyond what is stored. */
   present?(row: Row): Record<string, unknown>;
@@ -188,32 +189,48 @@ export const resources: Readonly<Record<string, Resource>> = {
       'keptAttemptId',
       'schools',
       'ticks',
+      'carryOver',
     ],
     filters: ['edgeId'],
     creatable: true,
     check: checkPlan,
-    children: [{ table: 'attempts', by: 'planId' }],
+    changed: async (change, { keptAttemptId }, patched) => {
+      if (!patched.includes('keptAttemptId') || typeof keptAttemptId !== 'string') return;
+      const kept = await change.find('attempts', keptAttemptId);
+      if (!kept || kept['verdict'] === 'keep') return;
+      await change.update('attempts', kept.id, kept.version, { verdict: 'keep' });
+    },
+    // What was sewn stays in the book.
+    children: [{ table: 'attempts', by: 'planId', stays: true }],
   },
   attempts: {
     table: 'attempts',
     draft: attemptDraft,
-    patchable: ['note', 'counts', 'settings'],
+    patchable: [
+      'note',
+      'counts',
+      'settings',
+      'dialValues',
+      'symptoms',
+      'verdict',
+      'photoId',
+      'sewnOn',
+      'pinned',
+    ],
     filters: ['planId'],
     creatable: true,
     check: async (change, draft, patched) => {
-      if (patched.length === 0) return;
-      const row = await pointedAt(change, 'plans', String(draft['planId']), 'planId');
-      const assembled = await assemble(change, planDraftOf(row));
-      const { settings, counts } = draft as AttemptDraft;
-      if (patched.includes('settings')) refuseBlocked(assembled, settings);
-      if (patched.includes('counts')) refuseUnknownChecks(assembled, counts);
+      if (patched.length > 0) await checkPatched(change, draft, patched);
+    },
+    changed: async (change, row, patched) => {
+      if (patched.includes('pinned') && row['pinned']) await unpinOthers(change, row);
     },
     create: recordAttempt,
   },
   preferences: {
     table: 'preferences',
     draft: preferencesDraft,
-    patchable: ['unit', 'inchRounding', 'schools'],
+    patchable: Object.keys(preferencesDraft.shape),
     filters: [],
     creatable: false,
   },
@@ -236,10 +253,11 @@ export async function removeWhole(
       `This ${what} is used by ${users.length} ${users.length === 1 ? singular[table] : table}; give ${users.length === 1 ? 'it' : 'them'} another ${what} first.`,
     );
   }
-  for (const { table, by } of resource.children ?? []) {
+  for (const { table, by, stays } of resource.children ?? []) {
     const below = Object.values(resources).find((candidate) => candidate.table === table);
     for (const child of await change.list(table, { [by]: id })) {
-      if (below) await removeWhole(change, below, child.id, child.version);
+      if (stays) await change.update(table, child.id, child.version, { [by]: null });
+      else if (below) await removeWhole(change, below, child.id, child.version);
     }
   }
   await change.remove(resource.table, id, version);

@@ -36,6 +36,7 @@ export interface AssembledPlan {
   readonly finish: Finish;
   readonly plan: SewingPlan;
   readonly names: { cloth: string; machine: string; foot: string };
+  readonly ids: { clothId: string; machineId: string; footId: string };
 }
 
 /** Finds a record that another one points at. @throws Refusal 400 at the pointing field */
@@ -91,6 +92,7 @@ export async function assemble(change: Change, draft: PlanDraft): Promise<Assemb
     finish,
     plan,
     names: { cloth: String(cloth['name']), machine: machine.name, foot: foot.name },
+    ids: { clothId: edge.clothId, machineId: draft.machineId, footId: draft.footId },
   };
 }
 

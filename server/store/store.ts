@@ -78,6 +78,14 @@ export class Change {
     for (const after of rows) this.steps.push({ table, id: after.id, before: null, after });
   }
 
+  /** Puts a record back that was taken out, under a version nobody holds. */
+  async restore(table: RecordTable, before: Row): Promise<Row> {
+    const after: Row = { ...before, version: before.version + 1 };
+    await this.database.models[table].create(after, { transaction: this.transaction });
+    this.steps.push({ table, id: after.id, before: null, after });
+    return after;
+  }
+
   /** Keeps photos under their hashes; one that is there already is left alone. */
   async keepPhotos(photos: readonly KeptPhoto[]): Promise<void> {
     await this.database.models.photos.bulkCreate(

@@ -1,0 +1,169 @@
+import type { DriftBelief } from './belief';
+import { allowedDrift, undriftedMm, type Check } from './check';
+import { normalDrift } from './normal';
+import { plainPrior, type Prior } from './prior';
+import type { MarginSettings } from './set-up';
+
+/** What was counted on a sewn sample, for the kind of stitch that one check watches. */
+export interface Sample {
+  readonly settings: MarginSettings;
+  readonly check: string;
+  readonly n: number;
+  /** Of n, how many ended below the check's bounds, and how many above. */
+  readonly short: number;
+  readonly over: number;
+}
+
+/** The even grid of offsets, mm. */
+const shiftGrid = { fromMm: -2, stepMm: 0.025, count: 161 } as const;
+const logSigmaGrid = { from: -1.2, step: 0.03, count: 81 } as const;
+
+/** The posterior of offset and spread: plain data, a row of offsets for each spread. */
+export interface PosteriorGrid {
+  /** Summing to 1. */
+  readonly weights: Float64Array;
+  readonly sigmasMm: readonly number[];
+  readonly shifts: { readonly fromMm: number; readonly stepMm: number; readonly count: number };
+}
+
+const shiftAt = (i: number) => shiftGrid.fromMm + i * shiftGrid.stepMm;
+
+/** The spread of a row, mm; halves lie between rows. */
+export function sigmaAt(grid: Pick<PosteriorGrid, 'sigmasMm'>, row: number): number {
+  return (grid.sigmasMm[0] ?? 1) * Math.exp(row * logSigmaGrid.step);
+}
+
+/** count·log(chance), with nothing counted costing nothing even where the chance is 0. */
+function logLikelihood(count: number, chance: number): number {
+  return count === 0 ? 0 : count * Math.log(Math.max(chance, 1e-300));
+}
+
+/** A sample as the grid sees it: the drift it allowed, and what fell to either side of that. */
+interface Counted {
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly left: number;
+  readonly right: number;
+  readonly sound: number;
+}
+
+function countedOf(check: Check, sample: Sample): Counted {
+  const [fromMm, toMm] = allowedDrift(check, undriftedMm(check, sample.settings));
+  const left = check.k === 1 ? sample.short : sample.over;
+  const right = check.k === 1 ? sample.over : sample.short;
+  return { fromMm, toMm, left, right, sound: sample.n - left - right };
+}
+
+/** One sample's log-likelihood for one offset and a hand without any. */
+function logLikelihoodOf(counted: Counted, hand: DriftBelief, shift: number): number {
+  const leftChance = hand.leftOf(counted.fromMm - shift);
+  const rightChance = hand.rightOf(counted.toMm - shift);
+  // The difference is exact enough unless nearly everything is faulty; then ask again.
+  const rest = 1 - leftChance - rightChance;
+  const soundChance =
+    rest > 1e-6 ? rest : hand.within(counted.fromMm - shift, counted.toMm - shift);
+  return (
+    logLikelihood(counted.left, leftChance) +
+    logLikelihood(counted.right, rightChance) +
+    logLikelihood(counted.sound, soundChance)
+  );
+}
+
+/** Points this far below the best, in log, weigh nothing: e⁻⁴⁰ is 4e-18. */
+const negligible = 40;
+/** Every so many rows and columns one point is worked out first, to know what “best” is about. */
+const scoutStep = 8;
+
+/**
+ * Adds the samples' log-likelihood over the grid. No sample can raise a point, so one that has
+ * sunk far below what a few scouts reach with all samples is given up at once.
+ */
+function addSamples(
+  logPosterior: Float64Array,
+  hands: readonly DriftBelief[],
+  samples: readonly Counted[],
+): void {
+  let scouted = -Infinity;
+  for (let row = 0; row < hands.length; row += scoutStep) {
+    const hand = hands[row] as DriftBelief;
+    for (let i = 0; i < shiftGrid.count; i += scoutStep) {
+      let log = logPosterior[row * shiftGrid.count + i] ?? 0;
+      for (const sample of samples) log += logLikelihoodOf(sample, hand, shiftAt(i));
+      if (log > scouted) scouted = log;
+    }
+  }
+  hands.forEach((hand, row) => {
+    for (let i = 0; i < shiftGrid.count; i++) {
+      const at = row * shiftGrid.count + i;
+      let log = logPosterior[at] ?? 0;
+      for (const sample of samples) {
+        log += logLikelihoodOf(sample, hand, shiftAt(i));
+        if (log < scouted - negligible) break;
+      }
+      logPosterior[at] = log;
+    }
+  });
+}
+
+/** Samples of the same setting and check count as one. */
+function pooled(samples: readonly Sample[]): Sample[] {
+  const groups = new Map<string, Sample>();
+  for (const sample of samples) {
+    const { widthMm, needlePositionMm, guideMm } = sample.settings;
+    const key = [sample.check, widthMm, needlePositionMm, guideMm].join(' ');
+    const group = groups.get(key);
+    groups.set(key, {
+      ...sample,
+      n: sample.n + (group?.n ?? 0),
+      short: sample.short + (group?.short ?? 0),
+      over: sample.over + (group?.over ?? 0),
+    });
+  }
+  return [...groups.values()];
+}
+
+/**
+ * What sewn samples say about the offset and the spread of the drift, on a grid: multinomial
+ * likelihood; by the plain prior N(0, 0.5²) for m and log-normal (0.35) around the rule’s σ.
+ * Source: docs/formulas.md, “Learning from a sewn sample”.
+ *
+ * @param checks of the source being learned; every sample names one of them
+ * @param samples counts with 0 ≤ short + over ≤ n; none gives the prior itself
+ * @param before what was believed before, or σ by the rule alone, mm
+ * @throws RangeError when a sample names a check that is not among `checks`
+ */
+export function posteriorGrid(
+  checks: readonly Check[],
+  samples: readonly Sample[],
+  before: Prior | number,
+): PosteriorGrid {
+  const prior = typeof before === 'number' ? plainPrior(before) : before;
+  const sigmasMm = Array.from({ length: logSigmaGrid.count }, (_, row) =>
+    prior.sigmaMm * Math.exp(logSigmaGrid.from + row * logSigmaGrid.step),
+  );
+  const weights = new Float64Array(shiftGrid.count * sigmasMm.length);
+  for (let row = 0; row < sigmasMm.length; row++) {
+    const rowScore = (logSigmaGrid.from + row * logSigmaGrid.step) / prior.logSigmaSd;
+    for (let i = 0; i < shiftGrid.count; i++) {
+      const shiftScore = (shiftAt(i) - prior.shiftMm) / prior.shiftSdMm;
+      weights[row * shiftGrid.count + i] = -(rowScore * rowScore + shiftScore * shiftScore) / 2;
+    }
+  }
+  const counted = pooled(samples).map((sample) => {
+    const check = checks.find(({ name }) => name === sample.check);
+    if (!check) throw new RangeError(`No check is called “${sample.check}”.`);
+    return countedOf(check, sample);
+  });
+  const hands = sigmasMm.map((sigma) => normalDrift(0, sigma));
+  addSamples(weights, hands, counted);
+
+  const greatest = weights.reduce((most, log) => Math.max(most, log), -Infinity);
+  let total = 0;
+  for (let at = 0; at < weights.length; at++) {
+    const weight = Math.exp((weights[at] ?? -Infinity) - greatest);
+    weights[at] = weight;
+    total += weight;
+  }
+  for (let at = 0; at < weights.length; at++) weights[at] = (weights[at] ?? 0) / total;
+  return { weights, sigmasMm, shifts: shiftGrid };
+}

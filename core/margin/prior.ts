@@ -1,0 +1,19 @@
+/** What is believed of offset and spread before a sample of the set-up is sewn. */
+export interface Prior {
+  /** Offset: normal around `shiftMm`. */
+  readonly shiftMm: number;
+  readonly shiftSdMm: number;
+  /** Spread: log-normal around `sigmaMm`. */
+  readonly sigmaMm: number;
+  readonly logSigmaSd: number;
+}
+
+/** Starting guess: standard deviation of an offset nobody has met yet, mm. */
+export const plainShiftSdMm = 0.5;
+/** Starting guess: standard deviation of ln σ around the rule. */
+export const plainLogSigmaSd = 0.35;
+
+/** The prior of a person of whom nothing is known. */
+export function plainPrior(sigmaMm: number): Prior {
+  return { shiftMm: 0, shiftSdMm: plainShiftSdMm, sigmaMm, logSigmaSd: plainLogSigmaSd };
+}

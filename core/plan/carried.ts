@@ -1,0 +1,38 @@
+import type { Finish, SewingPlan } from '../finish/finish';
+import type { DriftSource } from '../margin/check';
+import { plainPrior, type Prior } from '../margin/prior';
+import { ruleSpreads } from './set-up-of';
+
+/** What was learned elsewhere about the drift of one source. */
+export interface CarriedSource {
+  /** The offset of this foot on this machine; null where that is not known. */
+  readonly shift: { readonly mm: number; readonly sdMm: number } | null;
+  /** How steady the hand is against the rule; null where that is not known. */
+  readonly skill: { readonly factor: number; readonly logSd: number } | null;
+}
+
+/** What a set-up starts with besides the rule, by source. */
+export type Carried = Partial<Readonly<Record<DriftSource, CarriedSource>>>;
+
+/** What is believed of each source of a set-up before any sample of its own. */
+export function priorsOf(
+  finish: Finish,
+  plan: SewingPlan,
+  carried: Carried,
+): Partial<Record<DriftSource, Prior>> {
+  return Object.fromEntries(
+    Object.entries(ruleSpreads(finish, plan)).map(([source, sigmaMm]): [string, Prior] => {
+      const plain = plainPrior(sigmaMm);
+      const { shift = null, skill = null } = carried[source as DriftSource] ?? {};
+      return [
+        source,
+        {
+          shiftMm: shift?.mm ?? plain.shiftMm,
+          shiftSdMm: shift?.sdMm ?? plain.shiftSdMm,
+          sigmaMm: sigmaMm * (skill?.factor ?? 1),
+          logSigmaSd: skill?.logSd ?? plain.logSigmaSd,
+        },
+      ];
+    }),
+  );
+}

@@ -1,0 +1,82 @@
+import { DataTypes } from 'sequelize';
+import type { Migration } from '../migration';
+
+/**
+ * A table of scraps that stand on their own: each knows its finish, its cloth and its kit, and may
+ * outlive its plan. What the book is sorted and searched by is kept ready beside it, and the long
+ * set-up comes last, so that a reader of the rest need not go through it.
+ */
+const attempts = `CREATE TABLE attempts_new (
+  id VARCHAR(64) PRIMARY KEY,
+  version INTEGER NOT NULL,
+  createdAt VARCHAR(32) NOT NULL,
+  updatedAt VARCHAR(32) NOT NULL,
+  planId VARCHAR(64) REFERENCES plans (id) ON DELETE RESTRICT,
+  number INTEGER NOT NULL,
+  finish VARCHAR(64) NOT NULL DEFAULT '',
+  clothId VARCHAR(64),
+  machineId VARCHAR(64),
+  footId VARCHAR(64),
+  verdict VARCHAR(16),
+  sewnOn VARCHAR(10),
+  pinned TINYINT(1) NOT NULL DEFAULT 0,
+  names JSON NOT NULL,
+  counts JSON NOT NULL,
+  clothName TEXT GENERATED ALWAYS AS (json_extract(names, '$.cloth')) STORED,
+  machineName TEXT GENERATED ALWAYS AS (json_extract(names, '$.machine')) STORED,
+  footName TEXT GENERATED ALWAYS AS (json_extract(names, '$.foot')) STORED,
+  faultShare DOUBLE GENERATED ALWAYS AS (
+    (json_extract(counts, '$[#-1].short') + json_extract(counts, '$[#-1].over')) * 1.0
+      / json_extract(counts, '$[#-1].n')
+  ) STORED,
+  settings JSON,
+  dialValues JSON NOT NULL DEFAULT '{}',
+  symptoms JSON NOT NULL DEFAULT '[]',
+  photoId VARCHAR(64),
+  note TEXT NOT NULL,
+  setUp JSON NOT NULL
+)`;
+
+const carryOverRows = `INSERT INTO attempts_new
+  (id, version, createdAt, updatedAt, planId, number, finish, clothId, machineId, footId,
+   verdict, sewnOn, names, counts, settings, note, setUp)
+  SELECT a.id, a.version, a.createdAt, a.updatedAt, a.planId, a.number, p.finish, e.clothId,
+    p.machineId, p.footId, CASE WHEN p.keptAttemptId = a.id THEN 'keep' END,
+    substr(a.createdAt, 1, 10), a.names, a.counts, a.settings, a.note, a.setUp
+  FROM attempts a JOIN plans p ON p.id = a.planId JOIN edges e ON e.id = p.edgeId`;
+
+/** Verdict, symptoms, photo and day of a scrap; what is carried over; what was taken away. */
+export const sampleBook: Migration = {
+  name: '0005-sample-book',
+  async up(tables) {
+    const run = (sql: string) => tables.sequelize.query(sql);
+    // Whole or not at all: a table must never be lost between two names.
+    await tables.sequelize.transaction(async (transaction) => {
+      for (const sql of [
+        attempts,
+        carryOverRows,
+        'DROP TABLE attempts',
+        'ALTER TABLE attempts_new RENAME TO attempts',
+      ]) {
+        await tables.sequelize.query(sql, { transaction });
+      }
+    });
+    for (const columns of ['planId', 'sewnOn, createdAt', 'clothId', 'footId', 'finish, verdict']) {
+      const name = `attempts_${columns.replace(/\W+/g, '_')}`;
+      await run(`CREATE INDEX ${name} ON attempts (${columns})`);
+    }
+    const flag = { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false };
+    // Plans begun before keep the sums they were begun with.
+    await tables.addColumn('plans', 'carryOver', flag);
+    await tables.addColumn('changes', 'removal', flag);
+    await run(
+      `UPDATE changes SET removal = 1 WHERE EXISTS (
+        SELECT 1 FROM json_each(changes.steps) WHERE json_extract(value, '$.after') IS NULL)`,
+    );
+    await tables.addColumn('preferences', 'acceptedPercent', {
+      type: DataTypes.DOUBLE,
+      allowNull: false,
+      defaultValue: 2,
+    });
+  },
+};
