@@ -1,5 +1,8 @@
 import * as z from 'zod';
-import { bookEntry, verdicts } from './records';
+import type { CarriedFrom } from '../core/book/carry';
+import type { Likeness } from '../core/book/nearest';
+import type { Carried } from '../core/plan/carried';
+import { attemptDraft, bookEntry, verdicts, type AttemptRecord } from './records';
 
 /** What the book can be sorted by. */
 export const bookSorts = [
@@ -71,4 +74,24 @@ export interface RemovedEntry {
   readonly at: string;
   readonly label: string;
   readonly counts: Readonly<Record<string, number>>;
+}
+
+/** `POST /api/plans/:id/attempts`: a ladder's scraps, entered in one go. */
+export const ladderDraft = z.strictObject({
+  attempts: z
+    .array(attemptDraft.omit({ planId: true }))
+    .min(1, 'Give at least one scrap.')
+    .max(12, 'At most 12 scraps at once.'),
+});
+
+/** `GET /api/plans/:id/worked`: what a plan can start from. */
+export interface WorkedBefore {
+  readonly nearest: readonly {
+    readonly attempt: AttemptRecord;
+    readonly likeness: Likeness;
+    /** Pinned to this cloth, finish and machine. */
+    readonly pinnedHere: boolean;
+  }[];
+  readonly carried: Carried;
+  readonly from: CarriedFrom;
 }

@@ -1,15 +1,18 @@
 import * as z from 'zod';
 
 /** What of the shelf and the drawer can be carried out and in, by the name of its table. */
-export const exchangeTables = ['cloths', 'machines', 'feet', 'needles', 'threads'] as const;
+export const shelfTables = ['cloths', 'machines', 'feet', 'needles', 'threads'] as const;
+/** Everything that can be carried: shelf, drawer, and the sample book. */
+export const exchangeTables = [...shelfTables, 'attempts'] as const;
 export type ExchangeTable = (typeof exchangeTables)[number];
 
-/** The name and version a JSON file of ours carries. */
+/** The names a JSON file of ours carries, and their version. */
 export const exchangeFormat = 'pin-margin-shelf-and-drawer';
+export const bookFormat = 'pin-margin-sample-book';
 export const exchangeVersion = 1;
 
 /** More rows than this are refused, whatever they hold. */
-export const mostImportRows = 10_000;
+export const mostImportRows = 25_000;
 /** Larger files than this are refused, bytes. */
 export const mostImportBytes = 96 * 1024 * 1024;
 

@@ -112,9 +112,7 @@ export const attemptDraft = z.strictObject({
   /** Where the solved dials stood; null for a finish that has none. */
   settings: dialSettings.nullable(),
   /** Where everything else stood that was set to a number or a word, by the value's id. */
-  dialValues: z
-    .record(z.string().max(64), z.union([z.number(), z.string().max(200)]))
-    .default({}),
+  dialValues: z.record(z.string().max(64), z.union([z.number(), z.string().max(200)])).default({}),
   counts: z.array(counted).max(10),
   /** What was seen beside what is counted. */
   symptoms: z

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import type { Check } from './check';
-import { learn, learnedBelief, type Sample } from './learn';
+import { learn, learnedBelief } from './learn';
+import type { Sample } from './posterior-grid';
 import { normalDrift } from './normal';
 
 const bite: Check = {

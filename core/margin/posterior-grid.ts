@@ -138,8 +138,9 @@ export function posteriorGrid(
   before: Prior | number,
 ): PosteriorGrid {
   const prior = typeof before === 'number' ? plainPrior(before) : before;
-  const sigmasMm = Array.from({ length: logSigmaGrid.count }, (_, row) =>
-    prior.sigmaMm * Math.exp(logSigmaGrid.from + row * logSigmaGrid.step),
+  const sigmasMm = Array.from(
+    { length: logSigmaGrid.count },
+    (_, row) => prior.sigmaMm * Math.exp(logSigmaGrid.from + row * logSigmaGrid.step),
   );
   const weights = new Float64Array(shiftGrid.count * sigmasMm.length);
   for (let row = 0; row < sigmasMm.length; row++) {

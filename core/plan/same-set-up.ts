@@ -11,23 +11,37 @@ function canonical(value: unknown): string {
 }
 
 /**
+ * What makes a set-up this one, as far as learning goes, as text: the same for set-ups between
+ * which a sample carries over.
+ */
+export function learningKey({
+  cloth,
+  edge,
+  machine,
+  foot,
+  stitch,
+  pickMm,
+  fold,
+  aids,
+}: SewingPlan): string {
+  // How high the foot lifts and what else it can sew have no part in where a stitch lands.
+  const { presserLiftMm: _lift, patterns: _patterns, ...swinging } = machine;
+  return canonical({
+    cloth,
+    radius: edge.minRadiusMm,
+    machine: swinging,
+    foot,
+    stitch: { mirror: false, ...stitch },
+    pickMm,
+    extension: fold.extensionMm,
+    aids: { press: 'crease', wrap: 'hand', ...aids },
+  });
+}
+
+/**
  * Whether what a sample taught carries over to another plan: the same cloth, curve, machine, foot
  * and stitch, judged by the same eye. The hem's depth and the dials may differ.
  */
 export function sameForLearning(a: SewingPlan, b: SewingPlan): boolean {
-  const what = ({ cloth, edge, machine, foot, stitch, pickMm, fold, aids }: SewingPlan) => {
-    // How high the foot lifts and what else it can sew have no part in where a stitch lands.
-    const { presserLiftMm: _lift, patterns: _patterns, ...swinging } = machine;
-    return canonical({
-      cloth,
-      radius: edge.minRadiusMm,
-      machine: swinging,
-      foot,
-      stitch: { mirror: false, ...stitch },
-      pickMm,
-      extension: fold.extensionMm,
-      aids: { press: 'crease', wrap: 'hand', ...aids },
-    });
-  };
-  return what(a) === what(b);
+  return learningKey(a) === learningKey(b);
 }

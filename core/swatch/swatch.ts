@@ -1,6 +1,6 @@
 import type { DialSettings } from '../kit/dial-steps';
 import { beliefFor } from '../margin/belief';
-import type { DriftSource, Fault } from '../margin/check';
+import { allowedDrift, undriftedMm, type DriftSource, type Fault } from '../margin/check';
 import { bySource, chanceOf, marginOf, type Margin } from '../margin/margin';
 import type { SetUp } from '../margin/set-up';
 import { countedHoles } from '../stitch/counted-holes';
@@ -57,35 +57,123 @@ function driftBetween(stitches: readonly SwatchStitch[], source: DriftSource, yM
   return a + (b - a) * Math.min(1, Math.max(0, share));
 }
 
+/** What the first reference of a set-up is, as far as a swatch needs to know it. */
+export interface SwatchReference {
+  /** Across the machine with no drift. */
+  readonly atMm: number;
+  readonly source: DriftSource;
+  readonly onlyBefore?: boolean;
+}
+
 /**
  * A seeded draw of a seam: each counted stitch draws its drift, source by source, from the very
  * beliefs that the chance is worked out from, so that counted and predicted faults agree.
  * Source: docs/formulas.md, “The swatch”.
  *
- * @param referenceMm where the first reference lies across the machine with no drift
- * @param source what that reference drifts by
+ * @param first the first reference and what it drifts by
  */
 export function sewSwatch(
   set: SetUp,
   dials: DialSettings,
-  first: {
-    readonly atMm: number;
-    readonly source: DriftSource;
-    readonly onlyBefore?: boolean;
-  },
+  first: SwatchReference,
   lengthMm: number,
   seed: number,
 ): Swatch {
   const next = evenDraws(seed);
+  const repeats = Math.max(
+    1,
+    Math.floor(lengthMm / repeatLengthMm(set.stitch, dials.lengthMm, set.machine)),
+  );
+  return sewn(set, dials, first, repeats, ({ source }) =>
+    driftAt(beliefFor(set.beliefs, source), next()),
+  );
+}
+
+/** What was counted on a scrap by one check. */
+export interface SwatchCount {
+  readonly check: string;
+  readonly n: number;
+  readonly short: number;
+  readonly over: number;
+}
+
+/** A fault that is to be seen lies at least this far beyond what is allowed, mm. */
+const plainlyMm = 0.08;
+
+/**
+ * A seam as it was counted: as many stitches, with as many below and above, spread evenly along it;
+ * how far each had drifted is drawn from the beliefs, given on which side it fell.
+ *
+ * @param counts of the scrap, one for each check that was counted; the longest gives the length
+ */
+export function countedSwatch(
+  set: SetUp,
+  dials: DialSettings,
+  first: SwatchReference,
+  counts: readonly SwatchCount[],
+  seed: number,
+): Swatch {
+  const next = evenDraws(seed);
+  const n = Math.max(1, ...counts.map((count) => count.n));
+  const perRepeat = Math.max(1, countedHoles(set.stitch).length);
+  const repeats = Math.ceil(n / perRepeat);
+  const total = repeats * perRepeat;
+  const sides = new Map<DriftSource, readonly (readonly [number, number])[]>();
+  for (const count of counts) {
+    const check = set.checks.find(({ name }) => name === count.check);
+    if (!check) continue;
+    const [from, to] = allowedDrift(check, undriftedMm(check, dials));
+    const [left, right] = check.k === 1 ? [count.short, count.over] : [count.over, count.short];
+    const places = spreadOut(total, left, right);
+    sides.set(
+      check.source,
+      places.map((side) =>
+        side < 0
+          ? [-Infinity, from - plainlyMm]
+          : side > 0
+            ? [to + plainlyMm, Infinity]
+            : [from, to],
+      ),
+    );
+  }
+  return sewn(set, dials, first, repeats, ({ source }, i) => {
+    const [from, to] = sides.get(source)?.[i] ?? [-Infinity, Infinity];
+    const belief = beliefFor(set.beliefs, source);
+    const [low, high] = [belief.leftOf(from), 1 - belief.rightOf(to)];
+    const drift = driftAt(belief, low + next() * Math.max(0, high - low));
+    return Math.min(to, Math.max(from, drift));
+  });
+}
+
+/** −1, 0 or 1 for every stitch: so many below and above, as evenly along the seam as they go. */
+function spreadOut(total: number, below: number, above: number): number[] {
+  const sides = Array.from({ length: total }, () => 0);
+  const faults = Math.min(total, below + above);
+  for (let i = 0; i < faults; i++) {
+    const at = Math.floor(((i + 0.5) * total) / faults);
+    // Both kinds are mixed along the seam in their proportion.
+    const isBelow = Math.floor(((i + 1) * below) / faults) > Math.floor((i * below) / faults);
+    sides[at] = isBelow ? -1 : 1;
+  }
+  return sides;
+}
+
+/** A seam of some repeats whose counted stitches drift as they are told. */
+function sewn(
+  set: SetUp,
+  dials: DialSettings,
+  first: SwatchReference,
+  repeats: number,
+  driftOf: (margin: Margin, stitch: number) => number,
+): Swatch {
   const margins = [...bySource(set.checks).values()].map((checks) => marginOf(checks, dials));
   const repeatMm = repeatLengthMm(set.stitch, dials.lengthMm, set.machine);
-  const repeats = Math.max(1, Math.floor(lengthMm / repeatMm));
   const pitch = repeatMm / repeatOf(set.stitch).stitches;
   const vs = countedHoles(set.stitch).map(({ v }) => v);
   const stitches = Array.from({ length: repeats }, (_, repeat) =>
-    vs.map((v): SwatchStitch => {
+    vs.map((v, i): SwatchStitch => {
       const driftMm = Object.fromEntries(
-        margins.map(({ source }) => [source, driftAt(beliefFor(set.beliefs, source), next())]),
+        margins.map((margin) => [margin.source, driftOf(margin, repeat * vs.length + i)]),
       );
       return { yMm: repeat * repeatMm + v * pitch, driftMm, fault: faultOf(margins, driftMm) };
     }),

@@ -1,7 +1,5 @@
-import type { ClothDraft } from '../../contract/cloth';
 import type { PlanDraft } from '../../contract/records';
 import { localDay } from '../../core/book/day';
-import { clothFromDescription } from '../../core/cloth/describe';
 import { finishById } from '../../core/finish/catalogue';
 import { startingNeedle } from '../../core/kit/needle';
 import { judge } from '../../core/plan/judge';
@@ -13,21 +11,14 @@ import type { SewingPlan } from '../../core/finish/finish';
 import type { RecordTable } from '../database/models';
 import { cloths } from './cloths';
 import { blindEdges, otherEdges, type DemoEdge, type OtherEdge } from './edges';
+import { earlierSamples } from './earlier-samples';
 import { feet, machines, needles, threads } from './kit';
+import { propertiesOf } from './properties';
 
 interface Entry {
   readonly table: RecordTable;
   readonly id: string;
   readonly draft: Record<string, unknown>;
-}
-
-function propertiesOf(cloth: ClothDraft): SewingPlan['cloth'] {
-  const {
-    recoveryPercent: _recovery,
-    estimated: _estimated,
-    ...properties
-  } = clothFromDescription(cloth);
-  return { construction: cloth.tests.construction, ...properties };
 }
 
 /** One edge with its plan and scraps; each scrap is sewn at what the ones before it advised. */
@@ -152,6 +143,11 @@ export function wardrobe(): Entry[] {
       id: projectId,
       draft: { name: 'Lantern-parade wardrobe', note: 'Seven costumes, one evening, much wind.' },
     },
+    ...earlierSamples().map(({ id, draft }) => ({
+      table: 'attempts' as const,
+      id,
+      draft: { ...draft },
+    })),
     ...blindEdges.flatMap((demo) => sewn(projectId, demo)),
     ...otherEdges.flatMap((other) => planned(projectId, other)),
   ];

@@ -4,8 +4,11 @@ import type { ExchangeTable } from '../../contract/exchange';
 export interface Column {
   readonly name: string;
   readonly path: readonly (string | number)[];
-  /** A `text` may be empty, a `word` that is empty is not said; a `list` is parted by spaces. */
-  readonly as: 'text' | 'word' | 'number' | 'boolean' | 'list';
+  /**
+   * A `text` may be empty, a `word` that is empty is not said; a `list` is parted by spaces.
+   * `counts` reads `bite 24 7 0; run 24 0 0`: of 24, 7 below and none above.
+   */
+  readonly as: 'text' | 'word' | 'number' | 'boolean' | 'list' | 'counts' | 'json';
 }
 
 const at = (as: Column['as'], name: string, path: string = name): Column => ({
@@ -107,6 +110,32 @@ export const columns: Readonly<Record<ExchangeTable, readonly Column[]>> = {
     number('tex'),
     text('colour'),
     text('note'),
+    word('createdAt'),
+  ],
+  attempts: [
+    word('id'),
+    word('sewnOn'),
+    word('finish'),
+    text('cloth', 'names.cloth'),
+    text('machine', 'names.machine'),
+    text('foot', 'names.foot'),
+    number('number'),
+    number('widthMm', 'settings.widthMm'),
+    number('lengthMm', 'settings.lengthMm'),
+    number('needlePositionMm', 'settings.needlePositionMm'),
+    number('guideMm', 'settings.guideMm'),
+    at('counts', 'counts'),
+    at('list', 'symptoms'),
+    word('verdict'),
+    at('boolean', 'pinned'),
+    text('note'),
+    word('photoId'),
+    word('planId'),
+    word('clothId'),
+    word('machineId'),
+    word('footId'),
+    at('json', 'dialValues'),
+    at('json', 'setUp'),
     word('createdAt'),
   ],
 };

@@ -8,6 +8,9 @@ import { footKinds } from '../../core/kit/foot-kind';
 import { machineKinds, patternsOfKind } from '../../core/kit/machine';
 import { needlePoints } from '../../core/kit/needle';
 import { shanks } from '../../core/kit/shank';
+import { symptomIds } from '../../core/diagnose/symptom';
+import { examplePlan } from '../../core/plan/example.fixture';
+import { verdicts } from '../../contract/records';
 import { exchangeTables, type ExchangeTable } from '../../contract/exchange';
 import { columns } from './columns';
 import { cellsOf, recordOf } from './flat';
@@ -122,12 +125,47 @@ const thread = fc.record({
   tex: reading(1, 500),
 });
 
+const { presserLiftMm: _lift, patterns: _patterns, ...plainMachine } = examplePlan.machine;
+const count = fc
+  .tuple(fc.constantFrom('bite', 'run'), fc.nat(40), fc.nat(40), fc.nat(40))
+  .map(([check, short, over, good]) => ({ check, n: short + over + good + 1, short, over }));
+const attempt = fc.record({
+  planId: fc.option(fc.constant('plan-a')),
+  number: fc.integer({ min: 1, max: 90 }),
+  finish: fc.constantFrom('blind-hem', 'serged'),
+  clothId: fc.option(fc.constant('cloth-a')),
+  machineId: fc.option(fc.constant('machine-a')),
+  footId: fc.option(fc.constant('foot-a')),
+  names: fc.record({ cloth: text, machine: text, foot: text }),
+  setUp: fc.constant({ ...examplePlan, machine: plainMachine }),
+  settings: fc.option(
+    fc.record({
+      widthMm: length(0, 20),
+      lengthMm: length(0.05, 20),
+      needlePositionMm: length(-20, 20),
+      guideMm: length(-60, 60),
+    }),
+  ),
+  dialValues: fc.dictionary(
+    fc.constantFrom('needle', 'differential'),
+    fc.oneof(text, length(0, 9)),
+  ),
+  counts: fc.array(count, { maxLength: 3 }),
+  symptoms: fc.subarray([...symptomIds]),
+  verdict: fc.option(fc.constantFrom(...verdicts)),
+  photoId: fc.constant(null),
+  sewnOn: fc.option(fc.constant('2026-02-14')),
+  note: text,
+  pinned: fc.boolean(),
+});
+
 const records: Readonly<Record<ExchangeTable, fc.Arbitrary<object>>> = {
   cloths: cloth,
   machines: machine,
   feet: foot,
   needles: needle,
   threads: thread,
+  attempts: attempt,
 };
 
 /** What is null and what is left out say the same. */

@@ -28,15 +28,30 @@ function putAt(record: Tree, path: Column['path'], value: unknown): void {
 /** What a field of these tables can hold. */
 type Held = string | number | boolean | readonly string[] | null | undefined;
 
-function cellOf({ as }: Column, value: Held): string {
+interface Count {
+  readonly check: string;
+  readonly n: number;
+  readonly short: number;
+  readonly over: number;
+}
+
+function cellOf({ as }: Column, value: Held | object): string {
   if (value === null || value === undefined) return '';
-  const plain = typeof value === 'object' ? value.join(' ') : String(value);
+  if (as === 'json') return JSON.stringify(value);
+  if (as === 'counts') {
+    return (value as readonly Count[])
+      .map(({ check, n, short, over }) => `${check} ${n} ${short} ${over}`)
+      .join('; ');
+  }
+  const plain = Array.isArray(value) ? value.join(' ') : String(value as string | number);
   return as === 'text' ? guarded(plain) : plain;
 }
 
 /** A record as the cells of its row. */
 export function cellsOf(table: ExchangeTable, record: object): string[] {
-  return columns[table].map((column) => cellOf(column, valueAt(record, column.path) as Held));
+  return columns[table].map((column) =>
+    cellOf(column, valueAt(record, column.path) as Held | object),
+  );
 }
 
 const numeral = /^[-+]?(\d+\.?\d*|\.\d+)(e[-+]?\d+)?$/i;
@@ -44,7 +59,17 @@ const numeral = /^[-+]?(\d+\.?\d*|\.\d+)(e[-+]?\d+)?$/i;
 function valueOf({ as, name }: Column, cell: string, issues: Issue[]): unknown {
   const trimmed = cell.trim();
   if (as === 'text') return unguarded(cell);
-  if (trimmed === '') return null;
+  if (as === 'list' && name === 'symptoms') return trimmed === '' ? [] : trimmed.split(/\s+/);
+  if (as === 'counts') return countsOf(trimmed, name, issues);
+  if (trimmed === '') return as === 'json' ? undefined : null;
+  if (as === 'json') {
+    try {
+      return JSON.parse(trimmed) as unknown;
+    } catch {
+      issues.push({ path: name, message: 'This cell should hold JSON, and it is not whole.' });
+      return undefined;
+    }
+  }
   if (as === 'word') return unguarded(trimmed);
   if (as === 'list') return trimmed.split(/\s+/);
   if (as === 'boolean') {
@@ -59,10 +84,25 @@ function valueOf({ as, name }: Column, cell: string, issues: Issue[]): unknown {
   return null;
 }
 
+function countsOf(cell: string, path: string, issues: Issue[]): Count[] {
+  if (cell === '') return [];
+  return cell.split(/\s*;\s*/).flatMap((part): Count[] => {
+    const [, check, n, short, over] = /^(\S.*?)\s+(-?\d+)\s+(-?\d+)\s+(-?\d+)$/.exec(part) ?? [];
+    if (check !== undefined) {
+      return [{ check, n: Number(n), short: Number(short), over: Number(over) }];
+    }
+    const message = `“${part.slice(0, 40)}” is no count; write “bite 24 7 0”: of 24, 7 below and none above.`;
+    issues.push({ path, message });
+    return [];
+  });
+}
+
 /** A list or pair whose cells are all empty was not said at all. */
 function tidied(value: unknown): unknown {
   if (Array.isArray(value)) {
-    return value.every((one) => one === null || one === undefined) ? null : value;
+    return value.length > 0 && value.every((one) => one === null || one === undefined)
+      ? null
+      : value;
   }
   if (value === null || typeof value !== 'object') return value;
   return Object.fromEntries(Object.entries(value).map(([name, one]) => [name, tidied(one)]));
@@ -79,6 +119,13 @@ function withGuide(record: Tree): Tree {
       ? { atMm }
       : { rangeMm, ...(stepMm === null || stepMm === undefined ? {} : { stepMm }) };
   return { ...record, specs: { ...specs, guide: kept } };
+}
+
+/** A scrap whose dials are all empty was sewn without any that is solved. */
+function withSettings(record: Tree): Tree {
+  const settings = record['settings'] as Tree | undefined;
+  if (!settings || Object.values(settings).some((mm) => mm !== null)) return record;
+  return { ...record, settings: null };
 }
 
 /** Fields that a schema knows as left out, and not as null. */
@@ -104,7 +151,7 @@ export function recordOf(
     }
     putAt(record, column.path, valueOf(column, cell, issues));
   }
-  const whole = withGuide(tidied(record) as Tree);
+  const whole = withSettings(withGuide(tidied(record) as Tree));
   for (const [part, field] of leftOutWhenEmpty) {
     const below = whole[part] as Tree | undefined;
     if (below?.[field] === null) below[field] = undefined;

@@ -2,8 +2,11 @@ import { createHash } from 'node:crypto';
 import * as z from 'zod';
 import { issuesOf } from '../../contract/error';
 import { exchangeTables, type ExchangeTable, type ImportRow } from '../../contract/exchange';
+import type { BookEntry } from '../../contract/records';
 import { clothFromDescription, type ClothDescription } from '../../core/cloth/describe';
+import { finishById } from '../../core/finish/catalogue';
 import { Impossible, type Issue } from '../../core/impossible';
+import { refuseEmpty, refuseLater } from '../store/attempts';
 import { draftOfRow, type Row } from '../store/journal';
 import type { Change } from '../store/store';
 import { columns } from './columns';
@@ -25,6 +28,10 @@ const blanks: Readonly<Record<ExchangeTable, Record<string, unknown>>> = {
   feet: { channelMm: null, specs: {}, soleMm: {}, note: '' },
   needles: { left: 0, note: '' },
   threads: { fibre: null, tex: null, colour: '', note: '' },
+  attempts: {
+    ...{ planId: null, clothId: null, machineId: null, footId: null, number: 1, settings: null },
+    ...{ counts: [], note: '' },
+  },
 };
 
 const idSchema = z
@@ -49,14 +56,38 @@ function merged(base: Fields, over: Fields): Fields {
 
 /** What contradicts itself though each field alone is right. */
 function contradictions(table: ExchangeTable, draft: Fields): readonly Issue[] {
-  if (table !== 'cloths') return [];
   try {
-    clothFromDescription(draft as unknown as ClothDescription);
+    if (table === 'cloths') clothFromDescription(draft as unknown as ClothDescription);
+    if (table === 'attempts') refuseWrongEntry(draft as unknown as BookEntry);
     return [];
   } catch (error) {
     if (error instanceof Impossible) return error.issues;
     throw error;
   }
+}
+
+/** @throws Impossible for a scrap that says nothing, of no finish, counted by no check, or sewn later */
+function refuseWrongEntry(entry: BookEntry): void {
+  const finish = finishById(entry.finish);
+  if (!finish?.variants.some(({ id }) => id === entry.setUp.fold.variant)) {
+    const message = `“${entry.finish}”, ${entry.setUp.fold.variant}, is no finish that is known here.`;
+    throw new Impossible([{ path: 'finish', message }]);
+  }
+  refuseEmpty(entry);
+  refuseLater(entry.sewnOn);
+  const checks = finish.margin(entry.setUp.fold.variant)?.words.checks ?? {};
+  entry.counts.forEach(({ check }, i) => {
+    if (Object.hasOwn(checks, check)) return;
+    const known = Object.keys(checks).join(', ') || 'none';
+    const message = `“${check}” is not a check of ${finish.id}; it has ${known}.`;
+    throw new Impossible([{ path: `counts.${i}.check`, message }]);
+  });
+}
+
+/** What a scrap is called in a list of many kinds of things. */
+function scrapName(draft: Fields | null): string | undefined {
+  const entry = draft as unknown as BookEntry | null;
+  return entry ? `${entry.finish}, ${entry.names.cloth}`.slice(0, 120) : undefined;
 }
 
 /** A value for comparing: what is null and what is left out mean the same. */
@@ -95,6 +126,7 @@ function judgeRow(
   stored: ReadonlyMap<string, Row>,
   twice: readonly string[],
   photos: SentPhotos,
+  plans: ReadonlySet<string>,
 ): JudgedRow {
   const { table, place } = row;
   const { id: givenId, createdAt: givenDay, ...fields } = row.record;
@@ -126,12 +158,17 @@ function judgeRow(
   if (typeof photoId === 'string' && !photos.has(photoId)) {
     issues.push({ path: 'photoId', message: photos.why(photoId) });
   }
+  const { planId } = draft ?? {};
+  if (draft && typeof planId === 'string' && !plans.has(planId)) {
+    draft['planId'] = null;
+    repairs.push({ path: 'planId', message: 'Its edge is not here; the scrap stands alone.' });
+  }
   const day = dayOf.safeParse(givenDay);
   if (!day.success && givenDay !== undefined && givenDay !== null) {
     repairs.push({ path: 'createdAt', message: 'This is no date; today is taken.' });
   }
   const changed = before && draft && issues.length === 0 ? changedFields(table, before, draft) : [];
-  const name = fields['name'];
+  const name = table === 'attempts' ? scrapName(draft) : fields['name'];
   return {
     table,
     place,
@@ -160,12 +197,15 @@ export async function judgeRows(
     stored.set(table, new Map((await change.list(table)).map((row) => [row.id, row])));
   }
   const byId = places(rows);
+  const ofScraps = rows.some(({ table }) => table === 'attempts');
+  const plans = new Set(ofScraps ? (await change.list('plans')).map(({ id }) => id) : []);
   return rows.map((row) =>
     judgeRow(
       row,
       stored.get(row.table) ?? new Map(),
       byId.get(`${row.table}/${String(row.record['id'])}`) ?? [],
       photos,
+      plans,
     ),
   );
 }

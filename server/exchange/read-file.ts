@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import {
+  bookFormat,
   exchangeFormat,
   exchangeTables,
   exchangeVersion,
@@ -56,6 +57,8 @@ function formulaRepairs(record: Record<string, unknown>): Issue[] {
   return [{ path: 'name', message }];
 }
 
+const formats: readonly unknown[] = [exchangeFormat, bookFormat];
+
 function parsedJson(text: string): unknown {
   try {
     return JSON.parse(text.replace(/^\uFEFF/, ''));
@@ -69,8 +72,10 @@ function parsedJson(text: string): unknown {
 
 function readJson(text: string, said: readonly string[]): ReadFile {
   const file = parsedJson(text);
-  if (!isObject(file) || file['format'] !== exchangeFormat) {
-    refuse(`This JSON is no shelf or drawer: its "format" should be "${exchangeFormat}".`);
+  if (!isObject(file) || !formats.includes(file['format'])) {
+    refuse(
+      `This JSON is no shelf, drawer or sample book: its "format" should be ${formats.map((one) => `"${String(one)}"`).join(' or ')}.`,
+    );
   }
   const { format: _format, version, photos = [], ...tables } = file;
   if (version !== exchangeVersion) {
@@ -81,7 +86,7 @@ function readJson(text: string, said: readonly string[]): ReadFile {
   const known = Object.keys(tables).filter((name) => exchangeTables.includes(name as never));
   const repairs = Object.keys(tables)
     .filter((name) => !known.includes(name))
-    .map((name) => `“${name.slice(0, 60)}” is nothing of a shelf or drawer; it is left out.`);
+    .map((name) => `“${name.slice(0, 60)}” is nothing of a shelf, drawer or book; it is left out.`);
   const lists = known.map((name) => [name as ExchangeTable, tables[name]] as const);
   for (const [name, list] of lists) {
     if (!Array.isArray(list)) refuse(`“${name}” should be a list of records.`);
@@ -122,7 +127,11 @@ function tableOf(header: readonly string[]): ExchangeTable {
   const own = columns[best].some(
     ({ name }) => !['id', 'name', 'note'].includes(name) && header.includes(name),
   );
-  if (!header.includes('name') || !own) {
+  const named =
+    best === 'attempts'
+      ? header.includes('id') || header.includes('setUp')
+      : header.includes('name');
+  if (!named || !own) {
     refuse(
       `The first line should name the columns; “name” and some of a table are needed, for cloths for example ${columns.cloths
         .slice(1, 7)

@@ -1,11 +1,13 @@
 import type * as z from 'zod';
 import type { ExchangeTable } from '../../contract/exchange';
+import { bookEntry } from '../../contract/records';
 import { draftOfRow, type Row } from '../store/journal';
 import { resources } from '../store/resources';
 
 /** The schema of a table's records as a person writes them. */
 export function draftSchema(table: ExchangeTable): z.ZodObject {
-  return resources[table]!.draft;
+  // A scrap travels with everything that was written down for it, not only what one can type.
+  return table === 'attempts' ? bookEntry : resources[table]!.draft;
 }
 
 /** The fields of a record that travel: what a person wrote, its id and its day, in a fixed order. */

@@ -1,8 +1,9 @@
 import Papa from 'papaparse';
 import {
+  bookFormat,
   exchangeFormat,
-  exchangeTables,
   exchangeVersion,
+  shelfTables,
   type ExchangeTable,
 } from '../../contract/exchange';
 import type { Row } from '../store/journal';
@@ -31,12 +32,19 @@ export async function csvOf(store: Store, table: ExchangeTable): Promise<string>
   );
 }
 
-/** Shelf and drawer whole, with their photos, as JSON; the same records give the same bytes. */
-export async function jsonOf(store: Store): Promise<string> {
-  const tables: Record<string, unknown> = {};
-  for (const table of exchangeTables) tables[table] = await sorted(store, table);
+/** The JSON files there are: what is in them, and the name they carry. */
+export const jsonFiles = {
+  'shelf-and-drawer.json': { format: exchangeFormat, holds: shelfTables },
+  'sample-book.json': { format: bookFormat, holds: ['attempts'] },
+} as const satisfies Record<string, { format: string; holds: readonly ExchangeTable[] }>;
+
+/** A file whole, with its photos, as JSON; the same records give the same bytes. */
+export async function jsonOf(store: Store, name: keyof typeof jsonFiles): Promise<string> {
+  const { format, holds } = jsonFiles[name];
+  const tables: Record<string, Record<string, unknown>[]> = {};
+  for (const table of holds) tables[table] = await sorted(store, table);
   const used = new Set(
-    (tables['cloths'] as Record<string, unknown>[]).map(({ photoId }) => photoId),
+    Object.values(tables).flatMap((records) => records.map(({ photoId }) => photoId)),
   );
   const photos = await store.database.models.photos.findAll({ order: [['id', 'ASC']] });
   const sent = photos
@@ -45,6 +53,6 @@ export async function jsonOf(store: Store): Promise<string> {
       id: photo.get('id'),
       base64: (photo.get('bytes') as Buffer).toString('base64'),
     }));
-  const file = { format: exchangeFormat, version: exchangeVersion, ...tables, photos: sent };
+  const file = { format, version: exchangeVersion, ...tables, photos: sent };
   return `${JSON.stringify(file, null, 2)}\n`;
 }

@@ -9,7 +9,7 @@ import {
 import { digestOf, judgeRows, type JudgedRow } from '../exchange/judge-rows';
 import { readFile, type ReadFile } from '../exchange/read-file';
 import { sentPhotos, type SentPhotos } from '../exchange/sent-photos';
-import { csvOf, jsonOf } from '../exchange/write-file';
+import { csvOf, jsonFiles, jsonOf } from '../exchange/write-file';
 import { Refusal, notFound } from '../http/refusal';
 import type { Change, Store } from '../store/store';
 
@@ -65,16 +65,21 @@ async function write(change: Change, { photos, rows }: Judged): Promise<void> {
   }
 }
 
-/** Shelf and drawer carried out and in, as JSON or CSV; whole or not at all. */
+/** What a table's CSV is called. */
+const csvName = (table: (typeof exchangeTables)[number]) =>
+  `${table === 'attempts' ? 'sample-book' : table}.csv`;
+
+/** Shelf, drawer and book carried out and in, as JSON or CSV; whole or not at all. */
 export function exchangeRoutes(store: Store): Router {
   const router = Router();
   const file = express.raw({ type: () => true, limit: mostImportBytes });
 
   router.get('/export/:name', async (request, response) => {
     const { name } = request.params;
-    const csv = exchangeTables.find((table) => name === `${table}.csv`);
-    if (name !== 'shelf-and-drawer.json' && !csv) throw notFound('export', name);
-    const text = csv ? await csvOf(store, csv) : await jsonOf(store);
+    const csv = exchangeTables.find((table) => name === csvName(table));
+    const whole = Object.hasOwn(jsonFiles, name) ? (name as keyof typeof jsonFiles) : null;
+    if (!whole && !csv) throw notFound('export', name);
+    const text = csv ? await csvOf(store, csv) : await jsonOf(store, whole!);
     response
       .set('Content-Disposition', `attachment; filename="${name}"`)
       .type(csv ? 'text/csv; charset=utf-8' : 'application/json')
@@ -118,7 +123,7 @@ export function exchangeRoutes(store: Store): Router {
 function labelOf({ rows }: Judged): string {
   const parts = exchangeTables.flatMap((table) => {
     const count = rows.filter((row) => row.table === table && row.outcome !== 'same').length;
-    return count > 0 ? [`${count} ${table}`] : [];
+    return count > 0 ? [`${count} ${table === 'attempts' ? 'scraps' : table}`] : [];
   });
   return `import of ${parts.join(', ') || 'nothing new'}`;
 }

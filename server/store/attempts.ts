@@ -73,7 +73,13 @@ async function planOfAttempt(change: Change, planId: string): Promise<Row> {
 }
 
 /** @throws Impossible for an attempt that says nothing at all */
-export function refuseEmpty({ counts, symptoms, verdict, photoId, note }: AttemptDraft): void {
+export function refuseEmpty({
+  counts,
+  symptoms,
+  verdict,
+  photoId,
+  note,
+}: Pick<AttemptDraft, 'counts' | 'symptoms' | 'verdict' | 'photoId' | 'note'>): void {
   if (counts.length + symptoms.length > 0 || verdict || photoId || note.trim()) return;
   const message = 'Count at least one kind of stitch, or say what you saw.';
   throw new Impossible([{ path: 'counts', message }]);

@@ -5,19 +5,20 @@ import { removalsSince, type Row, type Step } from './journal';
 import { singular, type Change, type Store } from './store';
 
 /** Which fields of a table point at what must be there first. */
-const parents: Readonly<Partial<Record<Step['table'], readonly (readonly [string, Step['table']])[]>>> =
-  {
-    edges: [
-      ['projectId', 'projects'],
-      ['clothId', 'cloths'],
-    ],
-    plans: [
-      ['edgeId', 'edges'],
-      ['machineId', 'machines'],
-      ['footId', 'feet'],
-    ],
-    attempts: [['planId', 'plans']],
-  };
+const parents: Readonly<
+  Partial<Record<Step['table'], readonly (readonly [string, Step['table']])[]>>
+> = {
+  edges: [
+    ['projectId', 'projects'],
+    ['clothId', 'cloths'],
+  ],
+  plans: [
+    ['edgeId', 'edges'],
+    ['machineId', 'machines'],
+    ['footId', 'feet'],
+  ],
+  attempts: [['planId', 'plans']],
+};
 
 const takenOut = (steps: readonly Step[]) =>
   steps.filter(

@@ -184,6 +184,11 @@ export class Store {
     });
   }
 
+  /** Reads through a change that writes nothing. */
+  reading<T>(work: (change: Change) => Promise<T>): Promise<T> {
+    return this.inTurn((transaction) => work(new Change(this.database, transaction)));
+  }
+
   /** Keeps photos; not journalled, since a photo nobody points at harms nobody. */
   keepPhotos(photos: readonly KeptPhoto[]): Promise<void> {
     return this.inTurn((transaction) => new Change(this.database, transaction).keepPhotos(photos));

@@ -7,8 +7,11 @@ import { Impossible, type Issue } from '../../core/impossible';
 import type { DialSettings } from '../../core/kit/dial-steps';
 import { marginMap, type MarginMap } from '../../core/margin/map';
 import { judge } from '../../core/plan/judge';
+import type { Carried } from '../../core/plan/carried';
+import { ladderOf, type PlannedLadder } from '../../core/plan/ladder-plan';
 import {
   learnedBeliefs,
+  learnedFrom,
   lessonOf,
   type Learned,
   type Lesson,
@@ -65,9 +68,47 @@ export const solverTasks = {
     return considerAll(catalogue, request);
   },
 
-  /** What the scraps teach and the one move that follows. */
-  lesson(finishId: string, plan: SewingPlan, samples: readonly SewnSample[]): Outcome<Lesson> {
-    return attempt(finishId, (finish) => lessonOf(finish, plan, samples));
+  /** What is believed, and what the scraps teach where there are any. */
+  lesson(
+    finishId: string,
+    plan: SewingPlan,
+    samples: readonly SewnSample[],
+    carried: Carried,
+    acceptedShare: number,
+  ): Outcome<{ learned: Learned; lesson: Lesson | null }> {
+    return attempt(finishId, (finish) => {
+      if (samples.length === 0) {
+        return { learned: learnedFrom(finish, plan, [], carried), lesson: null };
+      }
+      const lesson = lessonOf(finish, plan, samples, carried, acceptedShare);
+      return { learned: lesson.learned, lesson };
+    });
+  },
+
+  /** What was believed before the first scrap, and after each. */
+  beliefs(
+    finishId: string,
+    plan: SewingPlan,
+    scraps: readonly (readonly SewnSample[])[],
+    carried: Carried,
+  ): Outcome<Learned[]> {
+    return attempt(finishId, (finish) =>
+      Array.from({ length: scraps.length + 1 }, (_, i) =>
+        learnedFrom(finish, plan, scraps.slice(0, i).flat(), carried),
+      ),
+    );
+  },
+
+  /** A ladder of scraps that would tell the most. */
+  ladder(
+    finishId: string,
+    plan: SewingPlan,
+    samples: readonly SewnSample[],
+    from: DialSettings,
+    count: number,
+    carried: Carried,
+  ): Outcome<PlannedLadder | null> {
+    return attempt(finishId, (finish) => ladderOf(finish, plan, samples, from, count, carried));
   },
 };
 export type SolverTasks = typeof solverTasks;

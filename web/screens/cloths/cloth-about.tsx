@@ -6,7 +6,7 @@ import { NoteField } from '../../controls/note-field';
 import { SelectField } from '../../controls/select-field';
 import { TextField } from '../../controls/text-field';
 import { faceNames, fibreNames, napNames, shineNames } from '../../words/cloth';
-import { PhotoField } from './photo-field';
+import { PhotoField } from '../../controls/photo-field';
 
 /** What one writes down of a cloth beside its tests. */
 export function ClothAbout({ cloth }: { cloth: ClothRecord }) {

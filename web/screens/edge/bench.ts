@@ -15,7 +15,13 @@ import { workAids } from '../../../core/plan/aids';
 import { isClosed } from '../../../core/plan/edge-shape';
 import { foldPlanOf } from '../../../core/plan/fold-plan';
 import { judge, type Judgement } from '../../../core/plan/judge';
-import { learnedBeliefs, type Lesson, type SewnSample } from '../../../core/plan/learn-plan';
+import type { Carried } from '../../../core/plan/carried';
+import {
+  learnedBeliefs,
+  type Learned,
+  type Lesson,
+  type SewnSample,
+} from '../../../core/plan/learn-plan';
 import { sameForLearning } from '../../../core/plan/same-set-up';
 import { thickestTimes } from '../../../core/seam/crossing';
 import { setUpOf } from '../../../core/plan/set-up-of';
@@ -29,9 +35,11 @@ import type {
   MachineRecord,
   PlanRecord,
 } from '../../../contract/records';
+import type { WorkedBefore } from '../../../contract/book';
 import { change, useList, useRecord } from '../../app/records';
 import { solver } from '../../workers/solver';
 import type { Outcome } from '../../workers/solver-tasks';
+import { useWorked } from './use-worked';
 
 /** Everything an edge's stations show, computed from what is stored. */
 export interface Bench {
@@ -61,6 +69,13 @@ export interface Bench {
   readonly dials: DialSettings | null;
   readonly judgement: Judgement | null;
   readonly lesson: Lesson | null;
+  /** What is believed of each source by scraps, of this edge or of others. */
+  readonly learned: Learned;
+  /** What other edges taught that is taken over here; null while it is left out or not there. */
+  readonly worked: WorkedBefore | null;
+  readonly carried: Carried;
+  /** The share of stitches this person is content to sew again. */
+  readonly acceptedShare: number;
   /** Turns a dial; kept unless the needle would meet metal there. */
   readonly turn: (dial: Dial, mm: number) => void;
   /** Turns several at once; while `dragging` they are shown and not yet kept. */
@@ -112,16 +127,20 @@ function workRequestOf(
 }
 
 /** The counted samples of attempts, as the lesson takes them. */
-function samplesOf(attempts: readonly AttemptRecord[]): SewnSample[] {
+export function samplesOf(attempts: readonly AttemptRecord[]): SewnSample[] {
   return attempts.flatMap(({ settings, counts }) =>
-    counts.map((counted) => ({ settings, ...counted })),
+    settings ? counts.map((counted) => ({ settings, ...counted })) : [],
   );
 }
 
 /** What was learned, as far as it tells one lesson from another. */
-export function taught(lesson: Lesson | null): readonly number[] {
-  return Object.values(lesson?.learned ?? {}).flatMap(({ shiftMm, sigmaMm }) => [shiftMm, sigmaMm]);
+export function taught(learned: Learned): readonly number[] {
+  return Object.values(learned).flatMap(({ shiftMm, sigmaMm }) => [shiftMm, sigmaMm]);
 }
+
+/** Nothing is carried over; one object, so that nothing is worked out anew for it. */
+const nothingCarried: Carried = {};
+const nothingLearned: Learned = {};
 
 /** What the page shows while it can't show the bench. */
 export type BenchState =
@@ -179,20 +198,30 @@ export function useEdgeBench(edgeId: string): BenchState {
     return samplesOf(pooled).filter(({ check }) => known.includes(check));
   }, [pooled, margin]);
 
+  const workedQuery = useWorked(record, plan);
+  const worked = workedQuery.data ?? null;
+  const carried = (record?.carryOver && worked?.carried) || nothingCarried;
+  const acceptedShare = (preferences.data?.acceptedPercent ?? 2) / 100;
+  const teaches = samples.length > 0 || Object.keys(carried).length > 0;
   const lessonQuery = useQuery({
-    queryKey: ['lesson', finish?.id, planText, samples],
-    queryFn: async (): Promise<Outcome<Lesson>> =>
-      solver.lesson(finish?.id ?? '', plan as SewingPlan, samples),
-    enabled: Boolean(margin && plan && samples.length > 0),
+    queryKey: ['lesson', finish?.id, planText, samples, carried, acceptedShare],
+    queryFn: async (): Promise<Outcome<{ learned: Learned; lesson: Lesson | null }>> =>
+      solver.lesson(finish?.id ?? '', plan as SewingPlan, samples, carried, acceptedShare),
+    enabled: Boolean(margin && plan && teaches),
     staleTime: Infinity,
     networkMode: 'always',
   });
-  const lesson = samples.length > 0 && lessonQuery.data?.ok ? lessonQuery.data.value : null;
+  const taughtHere = teaches && lessonQuery.data?.ok ? lessonQuery.data.value : null;
+  const lesson = taughtHere?.lesson ?? null;
+  const learned = taughtHere?.learned ?? nothingLearned;
   const solveQuery = useQuery({
-    queryKey: ['solve', finish?.id, planText, taught(lesson)],
+    queryKey: ['solve', finish?.id, planText, taught(learned)],
     queryFn: async (): Promise<Outcome<{ settings: DialSettings }>> =>
-      solver.solve(finish?.id ?? '', plan as SewingPlan, lesson?.learned ?? {}),
-    enabled: Boolean(margin && plan) && (samples.length === 0 || !lessonQuery.isLoading),
+      solver.solve(finish?.id ?? '', plan as SewingPlan, learned),
+    enabled:
+      Boolean(margin && plan) &&
+      (!teaches || !lessonQuery.isLoading) &&
+      !(record?.carryOver && workedQuery.isLoading),
     staleTime: Infinity,
     networkMode: 'always',
     placeholderData: keepPreviousData,
@@ -206,12 +235,12 @@ export function useEdgeBench(edgeId: string): BenchState {
         foldPlanOf(finish, { wish: plan.fold, cloth: plan.cloth });
         return [null, []];
       }
-      return [setUpOf(finish, plan, learnedBeliefs(lesson?.learned ?? {})), []];
+      return [setUpOf(finish, plan, learnedBeliefs(learned)), []];
     } catch (error) {
       if (error instanceof Impossible) return [null, error.issues];
       throw error;
     }
-  }, [finish, margin, plan, lesson]);
+  }, [finish, margin, plan, learned]);
 
   const stored = record?.settings ?? null;
   // Dials under a finger that drags them, or turned into metal, are shown but not kept, until what
@@ -288,10 +317,14 @@ export function useEdgeBench(edgeId: string): BenchState {
       issues: issues.length > 0 ? issues : stored || !margin ? [] : solveIssues,
       set,
       solved,
-      busy: solveQuery.isFetching || lessonQuery.isFetching,
+      busy: solveQuery.isFetching || lessonQuery.isFetching || workedQuery.isLoading,
       dials,
       judgement,
       lesson,
+      learned,
+      worked,
+      carried,
+      acceptedShare,
       turn,
       moveTo,
     },

@@ -84,7 +84,7 @@ function Stations({ bench, stationId }: { bench: Bench; stationId: string }) {
               <Table bench={bench} />
             </Suspense>
           </section>
-          <MarginPanel bench={bench} brief={station.id === 'cloth' || station.id === 'finish'} />
+          <MarginPanel bench={bench} brief={['cloth', 'finish', 'test'].includes(station.id)} />
         </div>
         <aside
           aria-label={`${station.name}: the slip`}

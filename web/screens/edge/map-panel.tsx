@@ -22,12 +22,12 @@ const mapOf = latestOnly(
 );
 
 /** The map of this set-up, worked out off this thread; the last one stays until the next is there. */
-function useMap({ finish, plan, lesson, dials }: Bench, best: boolean, enabled: boolean) {
+function useMap({ finish, plan, learned, dials }: Bench, best: boolean, enabled: boolean) {
   const guideMm = best ? null : (dials?.guideMm ?? 0);
   return useQuery({
-    queryKey: ['map', finish.id, plan, taught(lesson), guideMm],
+    queryKey: ['map', finish.id, plan, taught(learned), guideMm],
     queryFn: async (): Promise<Outcome<MarginMap>> => {
-      const outcome = await mapOf(finish.id, plan, lesson?.learned ?? {}, guideMm);
+      const outcome = await mapOf(finish.id, plan, learned, guideMm);
       // Overtaken by a newer one, which is what will be shown.
       if (!outcome) throw new Error('overtaken');
       return outcome;

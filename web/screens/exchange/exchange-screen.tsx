@@ -19,12 +19,13 @@ const tableNames: Readonly<Record<ExchangeTable, string>> = {
   feet: 'Feet and attachments',
   needles: 'Needles',
   threads: 'Threads',
+  attempts: 'Sample book',
 };
 
 const example = `name,construction,fibre,weightClass,widthMm
 "Shirting, blue stripe",woven,cotton,light,1450`;
 
-/** Shelf and drawer carried out and in: whole as JSON, each list as CSV. */
+/** Shelf, drawer and book carried out and in: whole as JSON, each list as CSV. */
 export function ExchangeScreen() {
   const [file, setFile] = useState<File | null>(null);
   const input = useRef<HTMLInputElement>(null);
@@ -70,7 +71,7 @@ export function ExchangeScreen() {
   const trouble = take.error ?? preview.error;
   return (
     <main className="grid min-h-0 grow gap-4 p-4 lg:grid-cols-[20rem_minmax(0,1fr)] lg:px-5">
-      <h1 className="sr-only">Carry the shelf and the drawer in or out</h1>
+      <h1 className="sr-only">Carry the shelf, the drawer and the sample book in or out</h1>
       <section aria-label="Out" className="slip overflow-y-auto px-5 py-4">
         <h2 className="text-2xl">Out</h2>
         <p className="pb-2 text-soft">Everything, with photos, to keep or to give away:</p>
@@ -81,12 +82,19 @@ export function ExchangeScreen() {
         >
           <Download size={18} aria-hidden /> Shelf and drawer, JSON
         </a>
+        <a
+          href="/api/export/sample-book.json"
+          download
+          className="mb-3 flex min-h-11 items-center gap-2 rounded-[3px] border border-graphite bg-slip px-4 font-bold hover:bg-cloth"
+        >
+          <Download size={18} aria-hidden /> Sample book, JSON
+        </a>
         <p className="pb-1 text-soft">One list for a spreadsheet, as CSV:</p>
         <ul>
           {exchangeTables.map((table) => (
             <li key={table} className="border-b border-line">
               <a
-                href={`/api/export/${table}.csv`}
+                href={`/api/export/${table === 'attempts' ? 'sample-book' : table}.csv`}
                 download
                 className="flex min-h-11 items-center gap-2 text-pencil underline underline-offset-2"
               >

@@ -16,6 +16,7 @@ const nouns: Readonly<Record<ImportRow['table'], string>> = {
   feet: 'foot',
   needles: 'needle',
   threads: 'thread',
+  attempts: 'scrap',
 };
 
 function Finding({ row }: { row: ImportRow }) {

@@ -1,16 +1,26 @@
-import { useEffect, useState } from 'react';
+import { useSyncExternalStore } from 'react';
+import { symptomIds, type SymptomId } from '../../../core/diagnose/symptom';
 import type { DialSettings } from '../../../core/kit/dial-steps';
+import { verdicts, type Verdict } from '../../../contract/records';
 
-interface ScrapDraft {
+/** A scrap that is being written down. */
+export interface ScrapDraft {
   /** Chosen with the draft: sending it twice records it once. */
   readonly id: string;
   /** What was really on the dials, where it differs from the plan; null follows the plan. */
   readonly settings: DialSettings | null;
+  /** Starting values that were set otherwise, by their id. */
+  readonly dialValues: Readonly<Record<string, number | string>>;
   readonly n: number | null;
   readonly short: number | null;
   readonly over: number | null;
   /** Faults of the check that another drift decides, where there is one. */
   readonly also: number | null;
+  readonly symptoms: readonly SymptomId[];
+  readonly verdict: Verdict | null;
+  readonly photoId: string | null;
+  /** Null for today. */
+  readonly sewnOn: string | null;
   readonly note: string;
 }
 
@@ -18,7 +28,7 @@ interface ScrapDraft {
 const usualCount = 24;
 
 /** A version-4 UUID; `crypto.randomUUID` is missing where the page is not on the loopback name. */
-function newId(): string {
+export function newId(): string {
   const bytes = crypto.getRandomValues(new Uint8Array(16));
   bytes[6] = ((bytes[6] ?? 0) & 0x0f) | 0x40;
   bytes[8] = ((bytes[8] ?? 0) & 0x3f) | 0x80;
@@ -29,14 +39,20 @@ function newId(): string {
 const blank = (): ScrapDraft => ({
   id: newId(),
   settings: null,
+  dialValues: {},
   n: usualCount,
   short: 0,
   over: 0,
   also: 0,
+  symptoms: [],
+  verdict: null,
+  photoId: null,
+  sewnOn: null,
   note: '',
 });
 
 const isCount = (value: unknown) => value === null || typeof value === 'number';
+const isWord = (value: unknown) => value === null || typeof value === 'string';
 
 /** Whether what the browser kept is a draft of this shape, and not of an older version's. */
 function isDraft(value: unknown): value is ScrapDraft {
@@ -45,7 +61,13 @@ function isDraft(value: unknown): value is ScrapDraft {
   return (
     typeof draft?.id === 'string' &&
     typeof draft.note === 'string' &&
+    typeof draft.dialValues === 'object' &&
+    draft.dialValues !== null &&
     [draft.n, draft.short, draft.over, draft.also].every(isCount) &&
+    [draft.photoId, draft.sewnOn].every(isWord) &&
+    Array.isArray(draft.symptoms) &&
+    draft.symptoms.every((id) => symptomIds.includes(id)) &&
+    (draft.verdict === null || verdicts.includes(draft.verdict as Verdict)) &&
     (dials === null ||
       [dials?.widthMm, dials?.lengthMm, dials?.needlePositionMm, dials?.guideMm].every(
         (mm) => typeof mm === 'number',
@@ -62,24 +84,43 @@ function remembered(key: string): ScrapDraft {
   }
 }
 
+const keyOf = (planId: string) => `pin-margin scrap ${planId}`;
+const drafts = new Map<string, ScrapDraft>();
+const listeners = new Set<() => void>();
+
+function draftOf(planId: string): ScrapDraft {
+  const present = drafts.get(planId) ?? remembered(keyOf(planId));
+  drafts.set(planId, present);
+  return present;
+}
+
+function put(planId: string, draft: ScrapDraft): void {
+  drafts.set(planId, draft);
+  localStorage.setItem(keyOf(planId), JSON.stringify(draft));
+  listeners.forEach((tell) => tell());
+}
+
+function subscribe(tell: () => void): () => void {
+  listeners.add(tell);
+  return () => listeners.delete(tell);
+}
+
 export interface ScrapDraftState {
   readonly draft: ScrapDraft;
   set(patch: Partial<Omit<ScrapDraft, 'id'>>): void;
   /** Starts the next scrap. */
   clear(): void;
-  /** What was on the dials. */
-  sewnAt(dials: DialSettings): DialSettings;
 }
 
-/** The scrap being counted, kept over a reload until it is recorded. */
+/**
+ * The scrap being written down, kept over a reload until it is recorded. The table and the slip
+ * look at the same one.
+ */
 export function useScrapDraft(planId: string): ScrapDraftState {
-  const key = `pin-margin scrap ${planId}`;
-  const [draft, setDraft] = useState(() => remembered(key));
-  useEffect(() => localStorage.setItem(key, JSON.stringify(draft)), [key, draft]);
+  const draft = useSyncExternalStore(subscribe, () => draftOf(planId));
   return {
     draft,
-    set: (patch) => setDraft((before) => ({ ...before, ...patch })),
-    clear: () => setDraft(blank()),
-    sewnAt: (dials) => draft.settings ?? dials,
+    set: (patch) => put(planId, { ...draftOf(planId), ...patch }),
+    clear: () => put(planId, blank()),
   };
 }

@@ -1,52 +1,28 @@
-import { format } from 'date-fns';
-import { dialField, type Dial, type DialSettings } from '../../../core/kit/dial-steps';
+import { format, parseISO } from 'date-fns';
+import type { DialSettings } from '../../../core/kit/dial-steps';
 import { judge } from '../../../core/plan/judge';
 import type { AttemptRecord } from '../../../contract/records';
-import type { Lengths } from '../../app/lengths';
 import { useLengths } from '../../app/lengths-context';
 import { useRemove } from '../../app/records';
 import { RemoveButton } from '../../controls/remove-button';
 import { MiniMargin } from '../../pictures/mini-margin';
-import type { FinishMargin } from '../../../core/finish/finish';
-import type { Guidance } from '../../../core/kit/foot';
-import { dialName } from '../../words/dials';
-import { ofHundred } from '../../words/number';
-import type { Bench } from './bench';
+import { movedInWords, type ComparisonWords } from '../../words/comparison';
+import { countsInWords } from '../../words/counts';
+import { capital, ofHundred } from '../../words/number';
+import { symptomName } from '../../words/symptoms';
+import { verdictWords } from '../../words/verdicts';
+import type { Bench } from '../edge/bench';
+import { comparedWithBefore, comparisonWords } from './compare';
 
-const dials = Object.keys(dialField) as Dial[];
-
-/** What was moved between two settings, in words; the whole setting for the first. */
-export function whatChanged(
-  now: DialSettings,
-  before: DialSettings | undefined,
-  { fineNumber }: Lengths,
-  guidance: Guidance,
-): string {
-  if (!before)
-    return `Width ${fineNumber(now.widthMm)}, needle ${fineNumber(now.needlePositionMm)}`;
-  const moved = dials.filter(
-    (dial) => Math.abs(now[dialField[dial]] - before[dialField[dial]]) > 1e-6,
-  );
-  if (moved.length === 0) return 'same setting';
-  return moved
-    .map(
-      (dial) =>
-        `${dialName(dial, guidance)} ${fineNumber(before[dialField[dial]])} → ${fineNumber(now[dialField[dial]])}`,
-    )
-    .join(', ');
-}
-
-function counts(attempt: AttemptRecord, { words, countedCheck }: FinishMargin): string {
-  const counted = attempt.counts.find(({ check }) => check === countedCheck);
-  const others = attempt.counts.filter(({ check }) => check !== countedCheck);
-  if (!counted) return 'Counted for another finish.';
-  const { n, short, over } = counted;
-  const faults = [
-    short > 0 ? `${short} ${words.short.toLowerCase()}` : '',
-    over > 0 ? `${over} ${(words.over ?? 'over').toLowerCase()}` : '',
-    ...others.map((it) => (it.short > 0 ? `${it.short} at the ${words.checks[it.check]}` : '')),
-  ].filter(Boolean);
-  return `${n} ${words.counted}: ${faults.join(', ') || 'all good'}`;
+/** Where the dials of a scrap stood, or what was moved since the one before. */
+function standing(bench: Bench, attempt: AttemptRecord, words: ComparisonWords): string {
+  const comparison = comparedWithBefore(bench, attempt);
+  if (comparison) return capital(movedInWords(comparison, words));
+  const { settings } = attempt;
+  const { fineNumber } = words.lengths;
+  return settings
+    ? `Width ${fineNumber(settings.widthMm)}, needle ${fineNumber(settings.needlePositionMm)}`
+    : 'The starting values';
 }
 
 function Row(props: {
@@ -54,7 +30,7 @@ function Row(props: {
   title: string;
   change: string;
   result: string;
-  settings: DialSettings;
+  settings: DialSettings | null;
   reachMm: number;
   proposed?: boolean;
   attempt?: AttemptRecord;
@@ -63,10 +39,11 @@ function Row(props: {
   const { set, record } = bench;
   const remove = useRemove('attempts');
   const taught = !attempt || bench.pooled.some(({ id }) => id === attempt.id);
-  const judged = set && taught ? judge(set, settings) : null;
+  const judged = set && taught && settings ? judge(set, settings) : null;
   const [margin] = judged?.margins ?? [];
   const belief = margin && set?.beliefs[margin.source];
   const kept = attempt && attempt.id === record.keptAttemptId;
+  const verdict = attempt?.verdict ? verdictWords[attempt.verdict] : null;
   return (
     <li
       className={`grid grid-cols-[2rem_minmax(0,1fr)_auto_2.75rem] items-center gap-x-2 border-b border-line py-1.5 last:border-0 ${proposed ? 'text-soft' : ''}`}
@@ -76,11 +53,21 @@ function Row(props: {
         <b className="block leading-tight">{change}</b>
         <span className="block text-sm">
           {result}
-          {kept && <b className="text-moss"> ✓ kept</b>}
+          {kept ? (
+            <b className="text-moss"> ✓ kept</b>
+          ) : (
+            verdict && (
+              <b className={verdict.look.split(' ')[1]}>
+                {' '}
+                {verdict.sign} {verdict.name.toLowerCase()}
+              </b>
+            )
+          )}
         </span>
         {attempt && (
-          <span className="line-clamp-1 block text-sm text-soft" title={attempt.note}>
-            {format(new Date(attempt.createdAt), 'd MMM')}
+          <span className="line-clamp-2 block text-sm text-soft" title={attempt.note}>
+            {format(parseISO(attempt.sewnOn ?? attempt.createdAt), 'd MMM')}
+            {attempt.symptoms.length > 0 && ` · ${attempt.symptoms.map(symptomName).join(', ')}`}
             {attempt.note && ` · ${attempt.note}`}
           </span>
         )}
@@ -89,9 +76,11 @@ function Row(props: {
         {margin && belief ? (
           <MiniMargin margin={margin} belief={belief} reachMm={reachMm} proposed={proposed} />
         ) : (
-          <span className="text-sm text-soft">
-            Sewn with another set-up ({attempt?.names.foot}); not counted here.
-          </span>
+          !taught && (
+            <span className="text-sm text-soft">
+              Sewn with another set-up ({attempt?.names.foot}); not counted here.
+            </span>
+          )
         )}
       </span>
       <span className="col-start-3 row-start-1 text-right">
@@ -114,15 +103,17 @@ function Row(props: {
 
 /** The scraps one under the other, with what changed between them, and the one proposed. */
 export function ScrapList({ bench }: { bench: Bench }) {
-  const { attempts, lesson, set, margin, plan } = bench;
+  const { attempts, lesson, set, margin } = bench;
   const lengths = useLengths();
+  const words = comparisonWords(bench, lengths);
   if (attempts.length === 0) {
     return (
       <div className="p-4">
         <h2 className="text-xl">No scrap yet</h2>
         <p className="text-soft">
-          Sew a hand’s length at the setting on the slip, about 24 {margin?.words.counted}.{' '}
-          {margin?.words.look} Record it here; the next setting follows from the count.
+          {margin
+            ? `Sew a hand’s length at the setting on the slip, about 24 ${margin.words.counted}. ${margin.words.look} Record it here; the next setting follows from the count. Nothing known at all? Sew a ladder.`
+            : 'Sew a hand’s length at the starting values, look at both faces, and record what you see.'}
         </p>
       </div>
     );
@@ -136,29 +127,38 @@ export function ScrapList({ bench }: { bench: Bench }) {
     <div className="p-4">
       <h2 className="pb-1 text-xl">Scraps so far</h2>
       <ol>
-        {attempts.map((attempt, i) => (
+        {attempts.map((attempt) => (
           <Row
             key={attempt.id}
             bench={bench}
             attempt={attempt}
             title={String(attempt.number)}
-            change={whatChanged(
-              attempt.settings,
-              attempts[i - 1]?.settings,
-              lengths,
-              plan.foot.guidance,
-            )}
-            result={margin ? counts(attempt, margin) : ''}
+            change={standing(bench, attempt, words)}
+            result={countsInWords(attempt)}
             settings={attempt.settings}
             reachMm={reachMm}
           />
         ))}
-        {next && last && (
+        {next?.change && last && (
           <Row
             bench={bench}
             proposed
             title={String(last.number + 1)}
-            change={whatChanged(next.settings, last.settings, lengths, plan.foot.guidance)}
+            change={capital(
+              movedInWords(
+                {
+                  moved: [
+                    {
+                      dial: next.change.dial,
+                      from: next.change.fromMm,
+                      to: next.change.toMm,
+                    },
+                  ],
+                  ...{ came: [], went: [], together: [], netMm: null, aloneMm: {} },
+                },
+                words,
+              ),
+            )}
             result="proposed"
             settings={next.settings}
             reachMm={reachMm}

@@ -1,0 +1,141 @@
+import { Op, QueryTypes, col, literal, where, type WhereOptions } from 'sequelize';
+import type { BookChoices, BookPage, BookQuery, BookRow, BookSort } from '../../contract/book';
+import { catalogue, finishById } from '../../core/finish/catalogue';
+import type { Store } from './store';
+
+const columnOf: Readonly<Record<BookSort, string>> = {
+  sewnOn: 'sewnOn',
+  finish: 'finish',
+  cloth: 'clothName',
+  machine: 'machineName',
+  foot: 'footName',
+  faults: 'faultShare',
+  verdict: 'verdict',
+};
+
+/** A text as SQLite's LIKE takes it literally. */
+const containing = (text: string) => `%${text.replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`;
+
+function searched(store: Store, q: string): WhereOptions[] {
+  return q
+    .trim()
+    .split(/\s+/)
+    .filter(Boolean)
+    .map((word) => {
+      const like = containing(word);
+      const named = catalogue.filter(({ name }) => name.toLowerCase().includes(word.toLowerCase()));
+      return {
+        [Op.or]: [
+          ...['clothName', 'machineName', 'footName', 'note'].map((name) =>
+            where(
+              col(name),
+              Op.like,
+              literal(`${store.database.sequelize.escape(like)} ESCAPE '\\'`),
+            ),
+          ),
+          { finish: named.map(({ id }) => id) },
+        ],
+      };
+    });
+}
+
+function narrowed(store: Store, query: BookQuery): WhereOptions {
+  const fields = ['finish', 'clothId', 'machineId', 'footId', 'verdict'] as const;
+  return {
+    [Op.and]: [
+      ...fields.flatMap((field) => (query[field] ? [{ [field]: query[field] }] : [])),
+      ...searched(store, query.q),
+    ],
+  };
+}
+
+const shownColumns = [
+  'id',
+  'version',
+  'createdAt',
+  'planId',
+  'number',
+  'finish',
+  'clothId',
+  'machineId',
+  'footId',
+  'verdict',
+  'sewnOn',
+  'pinned',
+  'names',
+  'counts',
+  'settings',
+  'dialValues',
+  'symptoms',
+  'photoId',
+  'note',
+];
+
+/** One page of the book, without the set-ups. */
+export async function bookPage(store: Store, query: BookQuery): Promise<BookPage> {
+  const { attempts } = store.database.models;
+  const chosen = narrowed(store, query);
+  const direction = query.dir === 'asc' ? 'ASC' : 'DESC';
+  const [total, rows] = await Promise.all([
+    attempts.count({ where: chosen }),
+    attempts.findAll({
+      where: chosen,
+      attributes: shownColumns,
+      // What has nothing there comes last, whichever way it is sorted.
+      order: [
+        [literal(`${columnOf[query.sort]} IS NULL`), 'ASC'],
+        [literal(columnOf[query.sort]), direction],
+        ['createdAt', direction],
+        ['id', 'ASC'],
+      ],
+      limit: query.size,
+      offset: query.page * query.size,
+    }),
+  ]);
+  const plain = rows.map((row) => row.get({ plain: true }) as Omit<BookRow, 'edgeId'>);
+  const planIds = [...new Set(plain.flatMap(({ planId }) => planId ?? []))];
+  const plans = await store.database.models.plans.findAll({
+    where: { id: planIds },
+    attributes: ['id', 'edgeId'],
+  });
+  const edges = new Map(plans.map((row) => [String(row.get('id')), String(row.get('edgeId'))]));
+  return {
+    total,
+    rows: plain.map((row) => ({ ...row, edgeId: edges.get(row.planId ?? '') ?? null })),
+  };
+}
+
+/** What the book can be narrowed to, with how many scraps there are of each. */
+export async function bookChoices(store: Store): Promise<BookChoices> {
+  const grouped = async (idColumn: string, nameColumn: string) => {
+    const rows = await store.database.sequelize.query<{ id: string; name: string; scraps: number }>(
+      `SELECT ${idColumn} AS id, MAX(${nameColumn}) AS name, COUNT(*) AS scraps FROM attempts
+       WHERE ${idColumn} IS NOT NULL AND ${idColumn} <> '' GROUP BY ${idColumn}
+       ORDER BY name`,
+      { type: QueryTypes.SELECT },
+    );
+    return rows;
+  };
+  const [finishes, cloths, machines, feet] = await Promise.all([
+    grouped('finish', 'finish'),
+    grouped('clothId', 'clothName'),
+    grouped('machineId', 'machineName'),
+    grouped('footId', 'footName'),
+  ]);
+  return {
+    finishes: finishes.map((one) => ({ ...one, name: finishById(one.id)?.name ?? one.id })),
+    cloths,
+    machines,
+    feet,
+  };
+}
+
+/** For each edge with a kept scrap, the number of the first. */
+export async function scrapsUntilKept(store: Store): Promise<number[]> {
+  const rows = await store.database.sequelize.query<{ scraps: number }>(
+    `SELECT MIN(number) AS scraps FROM attempts
+     WHERE verdict = 'keep' AND planId IS NOT NULL GROUP BY planId`,
+    { type: QueryTypes.SELECT },
+  );
+  return rows.map(({ scraps }) => scraps);
+}

@@ -1,0 +1,72 @@
+import type { FinishMargin, SewingPlan } from '../../core/finish/finish';
+import type { DialSettings } from '../../core/kit/dial-steps';
+import { holeXMm, swingOf } from '../../core/stitch/needle-path';
+import { undriftedMm } from '../../core/margin/check';
+import type { SetUp } from '../../core/margin/set-up';
+import type { Swatch } from '../../core/swatch/swatch';
+import { SwatchFace } from './swatch-face';
+
+/** A blind hem opened out and pressed is plain cloth. */
+const openedOut = [{ name: 'garment', fromMm: -Infinity, toMm: Infinity, layers: 1 }];
+
+export interface ScrapStripProps {
+  /** Unlike any other on the page. */
+  readonly id: string;
+  readonly margin: FinishMargin;
+  readonly set: SetUp;
+  readonly plan: SewingPlan;
+  readonly dials: DialSettings;
+  readonly swatch: Swatch;
+  readonly widthPx: number;
+  /** Of one face. */
+  readonly heightPx: number;
+  readonly label: string;
+}
+
+/** A whole scrap, both faces under one another, as long as it was counted; faults are ringed. */
+export function ScrapStrip(props: ScrapStripProps) {
+  const { id, margin, set, plan, dials, swatch, widthPx, heightPx, label } = props;
+  const pxPerMm = (widthPx - 20) / Math.max(1, swatch.lengthMm);
+  const [first] = margin.references(plan, dials);
+  const hidden = margin.hiddenOnRight?.(plan);
+  const check = set.checks.find(({ name }) => name === hidden?.check);
+  const shownMm =
+    hidden && check
+      ? swatch.stitches.map(({ driftMm }) =>
+          Math.max(
+            0,
+            2 *
+              (undriftedMm(check, dials) +
+                check.k * (driftMm[check.source] ?? 0) -
+                hidden.hiddenMm),
+          ),
+        )
+      : null;
+  const swing = swingOf(plan.stitch).map((u) => holeXMm(u, plan.stitch, dials) - first.atMm);
+  const midMm = (Math.min(...swing) + Math.max(...swing)) / 2;
+  const gap = 3;
+  return (
+    <svg width={widthPx} height={2 * heightPx + gap} role="img" aria-label={label}>
+      {(['up', 'under'] as const).map((face, row) => {
+        const shown = face === 'under' ? shownMm : null;
+        return (
+          <SwatchFace
+            key={face}
+            id={`${id}-${face}`}
+            face={face}
+            x={0}
+            y={row * (heightPx + gap)}
+            width={widthPx}
+            height={heightPx}
+            pxPerMm={pxPerMm}
+            swatch={swatch}
+            lock="inside"
+            shownMm={shown}
+            regions={shown === null ? margin.regions(plan) : openedOut}
+            midMm={shown === null ? midMm : 0}
+          />
+        );
+      })}
+    </svg>
+  );
+}

@@ -1,0 +1,29 @@
+import { useQuery } from '@tanstack/react-query';
+import type { WorkedBefore } from '../../../contract/book';
+import type { PlanRecord } from '../../../contract/records';
+import type { SewingPlan } from '../../../core/finish/finish';
+import { send } from '../../app/api';
+
+/**
+ * What worked on other edges, as far as this plan can start from it. Asked again when the set-up
+ * becomes another, and when scraps are recorded.
+ */
+export function useWorked(record: PlanRecord | undefined, plan: SewingPlan | null) {
+  return useQuery({
+    // Under the attempts, so that whatever changes them asks anew.
+    queryKey: [
+      'attempts',
+      'worked',
+      record?.id,
+      record?.finish,
+      record?.footId,
+      record?.machineId,
+      plan,
+    ],
+    queryFn: () => send<WorkedBefore>('GET', `plans/${record?.id}/worked`),
+    enabled: Boolean(record && plan),
+    staleTime: Infinity,
+    // Away from the server one sews by the rule, as before anything was learned.
+    retry: false,
+  });
+}

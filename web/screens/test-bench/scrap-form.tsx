@@ -1,0 +1,187 @@
+import { useState } from 'react';
+import { localDay } from '../../../core/book/day';
+import { symptomsOf } from '../../../core/diagnose/symptom';
+import { judge } from '../../../core/plan/judge';
+import { verdicts, type AttemptDraft, type Verdict } from '../../../contract/records';
+import { ApiError } from '../../app/api';
+import { notify } from '../../app/notices';
+import { useCreate } from '../../app/records';
+import { Button } from '../../controls/button';
+import { DayField } from '../../controls/day-field';
+import { PhotoField } from '../../controls/photo-field';
+import { verdictWords } from '../../words/verdicts';
+import type { Bench } from '../edge/bench';
+import { CountsFields, troubleOf } from './counts-fields';
+import { useScrapDraft } from './scrap-draft';
+import { setValuesOf } from './set-values';
+import { SewnAt } from './sewn-at';
+import { situationOf } from './situation';
+
+/** What a scrap shows: counted along it, seen on it, with the setting it was sewn at. */
+export function ScrapForm({ bench }: { bench: Bench }) {
+  const { margin, record, set, attempts } = bench;
+  const create = useCreate('attempts');
+  const { draft, set: setDraft, clear } = useScrapDraft(record.id);
+  const [tried, setTried] = useState(false);
+  const number = Math.max(0, ...attempts.map((attempt) => attempt.number)) + 1;
+  if (margin && (!bench.dials || !set))
+    return <p className="p-4 text-soft">Needs a setting first; see the margin below.</p>;
+  const sewn = margin ? (draft.settings ?? bench.dials) : null;
+  const counted = set?.checks.find(({ name }) => name === margin?.countedCheck);
+  const other = set?.checks.find(({ source }) => source !== counted?.source);
+  const blocked = Boolean(set && sewn && judge(set, sewn).blocked);
+  // What was picked under another finish means nothing under this one.
+  const possible = symptomsOf(situationOf(bench)).map(({ id }) => id);
+  const symptoms = draft.symptoms.filter((id) => possible.includes(id));
+  const sawSomething =
+    symptoms.length > 0 || draft.verdict !== null || draft.photoId !== null || draft.note !== '';
+  const trouble = margin && counted ? troubleOf(draft, margin.words, other) : null;
+  // One may look and not count: then the number sewn is left empty.
+  const onlyLooked = draft.n === null && sawSomething;
+  const nothing =
+    !margin && !sawSomething ? 'Say what you saw, or what you think of it.' : undefined;
+  const wrong = (onlyLooked ? undefined : trouble?.first) ?? nothing;
+
+  const record_ = async () => {
+    setTried(true);
+    if (wrong || blocked || create.isPending) return;
+    const n = draft.n ?? 0;
+    const counts =
+      margin && counted && !onlyLooked
+        ? [
+            ...(other ? [{ check: other.name, n, short: draft.also ?? 0, over: 0 }] : []),
+            { check: counted.name, n, short: draft.short ?? 0, over: draft.over ?? 0 },
+          ]
+        : [];
+    const body: AttemptDraft = {
+      id: draft.id,
+      planId: record.id,
+      settings: sewn,
+      dialValues: Object.fromEntries(setValuesOf(bench, draft).map(({ id, now }) => [id, now])),
+      counts,
+      symptoms: [...symptoms],
+      verdict: draft.verdict,
+      photoId: draft.photoId,
+      sewnOn: draft.sewnOn ?? localDay(new Date()),
+      note: draft.note,
+      pinned: false,
+    };
+    await create.mutateAsync(body);
+    clear();
+    setTried(false);
+    notify({ kind: 'info', text: `Scrap ${number} is in the book.` });
+  };
+  const issues = create.error instanceof ApiError ? create.error.issues : [];
+  const at = (path: string) => issues.find((issue) => issue.path === path)?.message;
+
+  return (
+    <form
+      className="grid min-h-0 content-start gap-0.5 overflow-y-auto px-4 py-3"
+      aria-label={`Scrap ${number}`}
+      onSubmit={(event) => {
+        event.preventDefault();
+        record_().catch(() => undefined);
+      }}
+    >
+      <h2 className="text-xl">Scrap {number}: what it shows</h2>
+      {margin && counted && (
+        <CountsFields
+          words={margin.words}
+          counted={counted}
+          other={other}
+          draft={draft}
+          tried={tried && !onlyLooked}
+          set={setDraft}
+        />
+      )}
+      <VerdictChoice value={draft.verdict} onChange={(verdict) => setDraft({ verdict })} />
+      <SewnAt bench={bench} sewn={sewn} />
+      <label className="flex items-center gap-2 py-1">
+        <span className="text-sm text-soft">Note</span>
+        <input
+          className="field"
+          maxLength={2000}
+          value={draft.note}
+          placeholder="thread, starch, what helped…"
+          onChange={(event) => setDraft({ note: event.target.value })}
+        />
+      </label>
+      <details
+        className="border-b border-line py-1.5"
+        open={draft.photoId !== null || draft.sewnOn !== null || at('sewnOn') !== undefined}
+      >
+        <summary className="min-h-8 cursor-pointer">
+          <b>Photo and day</b> <span className="text-sm text-soft">· none, today</span>
+        </summary>
+        <div className="grid gap-2 py-1">
+          <PhotoField
+            of={`scrap ${number}`}
+            photoId={draft.photoId}
+            onChange={(photoId) => setDraft({ photoId })}
+          />
+          <DayField
+            label="Sewn on"
+            value={draft.sewnOn ?? localDay(new Date())}
+            latest={localDay(new Date())}
+            trouble={at('sewnOn')}
+            onCommit={(sewnOn) => setDraft({ sewnOn })}
+          />
+        </div>
+      </details>
+      {tried && nothing && (
+        <p role="alert" className="font-bold text-madder">
+          {nothing}
+        </p>
+      )}
+      {blocked && (
+        <p role="alert" className="font-bold text-madder">
+          ✕ At this setting the needle would meet metal; it can’t be recorded as sewn.
+        </p>
+      )}
+      {create.error && (
+        <p role="alert" className="font-bold text-madder">
+          {create.error instanceof ApiError
+            ? create.error.message
+            : 'The server does not answer. Your counts are kept here; record them again when it is back.'}
+        </p>
+      )}
+      <Button
+        type="submit"
+        look="solid"
+        className="sticky bottom-0"
+        disabled={blocked || create.isPending}
+      >
+        Record scrap {number}
+      </Button>
+    </form>
+  );
+}
+
+/** Keep, nearly, no: one of three, or none yet; pressing again takes it back. */
+function VerdictChoice(props: { value: Verdict | null; onChange(value: Verdict | null): void }) {
+  const { value, onChange } = props;
+  return (
+    <div
+      role="group"
+      aria-label="Your verdict"
+      className="grid grid-cols-3 gap-1.5 border-b border-line py-1.5"
+    >
+      {verdicts.map((verdict) => {
+        const { name, sign, look } = verdictWords[verdict];
+        const chosen = value === verdict;
+        return (
+          <button
+            key={verdict}
+            type="button"
+            aria-pressed={chosen}
+            className={`min-h-11 rounded-[3px] border bg-slip ${chosen ? `border-2 font-bold ${look}` : 'border-seam hover:bg-cloth'}`}
+            onClick={() => onChange(chosen ? null : verdict)}
+          >
+            <span aria-hidden>{sign} </span>
+            {name}
+          </button>
+        );
+      })}
+    </div>
+  );
+}

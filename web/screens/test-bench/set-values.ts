@@ -1,0 +1,23 @@
+import type { StartingValue } from '../../../core/finish/finish';
+import { startingValuesOf } from '../../../core/plan/work';
+import type { Bench } from '../edge/bench';
+import type { ScrapDraft } from './scrap-draft';
+
+/** A value that is set or put in beside the solved dials, as it stands on the next scrap. */
+export interface SetValue extends StartingValue {
+  readonly now: number | string;
+  /** What it was on the scrap before, or what the plan starts with. */
+  readonly before: number | string;
+}
+
+/** What stands besides the solved dials: as on the scrap before, until it is changed. */
+export function setValuesOf(
+  { finish, request, attempts }: Bench,
+  draft: Pick<ScrapDraft, 'dialValues'>,
+): SetValue[] {
+  const last = attempts.at(-1);
+  return startingValuesOf(finish, request).map((value) => {
+    const before = (last?.finish === finish.id ? last.dialValues[value.id] : null) ?? value.value;
+    return { ...value, before, now: draft.dialValues[value.id] ?? before };
+  });
+}

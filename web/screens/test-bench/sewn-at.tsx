@@ -1,0 +1,125 @@
+import { dialField, dialTravel, type Dial, type DialSettings } from '../../../core/kit/dial-steps';
+import { swings } from '../../../core/stitch/needle-path';
+import { useLengths } from '../../app/lengths-context';
+import { LengthField } from '../../controls/length-field';
+import { NumberField } from '../../controls/number-field';
+import { TextField } from '../../controls/text-field';
+import { dialName } from '../../words/dials';
+import type { Bench } from '../edge/bench';
+import { useScrapDraft } from './scrap-draft';
+import { setValuesOf } from './set-values';
+
+const dials: readonly Dial[] = ['width', 'length', 'needlePosition', 'guide'];
+
+/** A dial or value, and where it stood on the scrap before when it stands otherwise now. */
+function Stands({ name, now, before }: { name: string; now: string; before: string | null }) {
+  return (
+    <span
+      className={`inline-block pr-3 ${before === null ? '' : 'font-bold text-pencil'}`}
+      data-changed={before !== null}
+    >
+      {before !== null && <span aria-hidden>● </span>}
+      {name} {before !== null && <span className="font-normal">{before} → </span>}
+      {now}
+      {before !== null && <span className="sr-only"> (changed)</span>}
+    </span>
+  );
+}
+
+/** Where everything stood when the scrap was sewn: as planned, and to be changed if it was not. */
+export function SewnAt({ bench, sewn }: { bench: Bench; sewn: DialSettings | null }) {
+  const { plan, attempts } = bench;
+  const lengths = useLengths();
+  const { draft, set } = useScrapDraft(bench.record.id);
+  const before = attempts.at(-1)?.settings ?? null;
+  const values = setValuesOf(bench, draft);
+  const shown = sewn
+    ? dials
+        .filter((dial) => dial !== 'width' || swings(plan.stitch))
+        .filter((dial) => dialTravel(dial, plan.machine, plan.foot.guide).stepMm > 0)
+    : [];
+  const changedValues = values.filter(({ now, before: was }) => now !== was);
+  const touched = draft.settings !== null || Object.keys(draft.dialValues).length > 0;
+  return (
+    <details className="border-b border-line py-1.5" open={touched || !sewn}>
+      <summary className="min-h-8 cursor-pointer">
+        <b>Sewn at</b>{' '}
+        {sewn &&
+          shown.map((dial) => {
+            const field = dialField[dial];
+            const moved = before !== null && Math.abs(before[field] - sewn[field]) > 1e-6;
+            return (
+              <Stands
+                key={dial}
+                name={dialName(dial, plan.foot.guidance).toLowerCase()}
+                now={lengths.fineNumber(sewn[field])}
+                before={moved ? lengths.fineNumber(before[field]) : null}
+              />
+            );
+          })}
+        {!sewn && changedValues.length === 0 && 'the starting values '}
+        {changedValues.map((value) => (
+          <Stands
+            key={value.id}
+            name={value.name.toLowerCase()}
+            now={String(value.now)}
+            before={String(value.before)}
+          />
+        ))}
+        <span className="text-sm text-soft">
+          {sewn ? `${lengths.unit} · change` : '· change what stood otherwise'}
+        </span>
+      </summary>
+      <div className="grid grid-cols-2 gap-3 pt-1">
+        {sewn &&
+          shown.map((dial) => (
+            <LengthField
+              key={dial}
+              fine
+              label={dialName(dial, plan.foot.guidance)}
+              value={sewn[dialField[dial]]}
+              refuse={(mm) => {
+                const { fromMm, toMm } = dialTravel(dial, plan.machine, plan.foot.guide);
+                return mm >= fromMm - 1e-6 && mm <= toMm + 1e-6
+                  ? null
+                  : `This goes from ${lengths.fine(fromMm)} to ${lengths.fine(toMm)}.`;
+              }}
+              onCommit={(mm) =>
+                mm !== null && set({ settings: { ...sewn, [dialField[dial]]: mm } })
+              }
+            />
+          ))}
+        {values.map(({ id, name, unit, now }) => {
+          const commit = (value: number | string) =>
+            set({ dialValues: { ...draft.dialValues, [id]: value } });
+          if (typeof now !== 'number') {
+            return (
+              <div key={id} className="col-span-2">
+                <TextField label={name} value={now} most={200} onCommit={commit} />
+              </div>
+            );
+          }
+          return unit === 'mm' ? (
+            <LengthField
+              key={id}
+              fine
+              label={name}
+              value={now}
+              refuse={(mm) => (mm >= 0 && mm <= 100 ? null : 'This cannot be so on a machine.')}
+              onCommit={(mm) => mm !== null && commit(mm)}
+            />
+          ) : (
+            <NumberField
+              key={id}
+              label={name}
+              unit=""
+              value={now}
+              refuse={(it) => (it >= 0 && it <= 1000 ? null : 'From 0 to 1000.')}
+              onCommit={(it) => it !== null && commit(it)}
+            />
+          );
+        })}
+      </div>
+    </details>
+  );
+}

@@ -1,0 +1,131 @@
+import { Tabs } from 'radix-ui';
+import { Suspense, lazy } from 'react';
+import { useSearchParams } from 'react-router';
+import { finishName } from '../../words/finishes';
+import type { Bench } from '../edge/bench';
+import { StartingTable } from '../edge/starting-slip';
+import { AdviceSlip } from './advice-slip';
+import { ScrapForm } from './scrap-form';
+import { ScrapList } from './scrap-list';
+import { SymptomPicker } from './symptom-picker';
+import { useScrapDraft } from './scrap-draft';
+
+const SideBySide = lazy(async () => ({
+  default: (await import('./side-by-side')).SideBySide,
+}));
+const LadderPanel = lazy(async () => ({ default: (await import('./ladder-panel')).LadderPanel }));
+
+const tab =
+  'min-h-9 border-b-3 border-transparent px-3 text-sm data-[state=active]:border-pencil data-[state=active]:font-bold data-[state=active]:text-pencil';
+
+/** A scrap and what it shows; beside it, all scraps side by side, and a planned series. */
+export function TestTable({ bench }: { bench: Bench }) {
+  const [params, setParams] = useSearchParams();
+  return (
+    <Tabs.Root
+      value={params.get('view') ?? 'scrap'}
+      onValueChange={(view) => setParams(view === 'scrap' ? {} : { view }, { replace: true })}
+      className="flex h-full flex-col"
+    >
+      <Tabs.List aria-label="Test bench" className="flex shrink-0 border-b border-line px-2">
+        <Tabs.Trigger value="scrap" className={tab}>
+          The next scrap
+        </Tabs.Trigger>
+        <Tabs.Trigger value="beside" className={tab}>
+          Side by side
+        </Tabs.Trigger>
+        {bench.margin && (
+          <Tabs.Trigger value="ladder" className={tab}>
+            Test ladder
+          </Tabs.Trigger>
+        )}
+      </Tabs.List>
+      <Tabs.Content value="scrap" tabIndex={-1} className="min-h-0 grow">
+        <NextScrap bench={bench} />
+      </Tabs.Content>
+      <Tabs.Content value="beside" tabIndex={-1} className="min-h-0 grow overflow-y-auto">
+        <Suspense>
+          <SideBySide bench={bench} />
+        </Suspense>
+      </Tabs.Content>
+      <Tabs.Content value="ladder" tabIndex={-1} className="min-h-0 grow overflow-y-auto">
+        <Suspense>
+          <LadderPanel bench={bench} />
+        </Suspense>
+      </Tabs.Content>
+    </Tabs.Root>
+  );
+}
+
+/** What is written down of a scrap, beside what can be seen on it and what earlier ones came to. */
+function NextScrap({ bench }: { bench: Bench }) {
+  return (
+    <div className="grid h-full grid-cols-1 xl:grid-cols-[22rem_minmax(0,1fr)]">
+      <ScrapForm key={bench.record.id} bench={bench} />
+      <div className="min-h-0 overflow-y-auto border-l border-line">
+        {!bench.margin && bench.attempts.length === 0 && <HowItShouldLie bench={bench} />}
+        {(bench.margin || bench.attempts.length > 0) && <ScrapList bench={bench} />}
+        <SymptomPicker key={bench.record.id} bench={bench} />
+      </div>
+    </div>
+  );
+}
+
+/** Where nothing is counted: how the scrap should come out. */
+function HowItShouldLie({ bench }: { bench: Bench }) {
+  return (
+    <div className="px-4 pt-3">
+      <h2 className="text-xl">Sew a scrap and look at both faces</h2>
+      <p className="text-soft">
+        This is how {finishName(bench.finish.id).toLowerCase()} should lie.
+      </p>
+      <div className="h-64">
+        <StartingTable bench={bench} />
+      </div>
+    </div>
+  );
+}
+
+/** What the scraps say, and the one next move. */
+export function TestSlip({ bench }: { bench: Bench }) {
+  const { draft } = useScrapDraft(bench.record.id);
+  const { attempts, lesson } = bench;
+  const words = bench.margin?.words;
+  if (lesson || draft.symptoms.length > 0 || (!words && attempts.length > 0)) {
+    return <AdviceSlip bench={bench} />;
+  }
+  if (!words) {
+    return (
+      <>
+        <h2 className="text-2xl">One thing at a time</h2>
+        <ol className="list-decimal space-y-1 pt-3 pl-5">
+          <li>Same cloth, same layers, same grain as the edge.</li>
+          <li>Set the starting values. Handwheel for the first stitches.</li>
+          <li>Sew a hand’s length, over a seam if the edge crosses one.</li>
+          <li>Look at both faces, bend it, pull at it.</li>
+          <li>Pick what you see, and record it. Change one value and sew again.</li>
+        </ol>
+      </>
+    );
+  }
+  return (
+    <div>
+      <h2 className="text-2xl">
+        {attempts.length > 0 && bench.busy ? 'Reading the scraps…' : 'Sew the first scrap'}
+      </h2>
+      <p className="pt-2 text-soft">
+        {attempts.length > 0
+          ? 'The scraps so far were sewn with another set-up, or not counted; they teach nothing about the margin here.'
+          : bench.learned.guide
+            ? 'The bar starts from what your other edges taught; this one’s scraps go before it.'
+            : 'What your hand does is not known yet; the spread on the bar is a starting guess.'}
+      </p>
+      <ol className="list-decimal space-y-1 pt-3 pl-5">
+        <li>Same cloth, same layers, folded as for the hem.</li>
+        <li>Set the dials as on the slip. Handwheel for the first stitches.</li>
+        <li>Sew about 24 {words.counted}, a hand’s length or two.</li>
+        <li>{words.look}</li>
+      </ol>
+    </div>
+  );
+}

@@ -1,0 +1,25 @@
+import { finishById } from '../../core/finish/catalogue';
+import type { BookEntry } from '../../contract/records';
+
+/** What was counted on a scrap: “24 bites: 7 missed”. */
+export function countsInWords({
+  finish: finishId,
+  counts,
+}: Pick<BookEntry, 'finish' | 'counts'> & { readonly setUp?: unknown }): string {
+  if (counts.length === 0) return 'looked at, not counted';
+  const finish = finishById(finishId);
+  const margin = finish?.variants
+    .map(({ id }) => finish.margin(id))
+    .find((one) => one && counts.some(({ check }) => check === one.countedCheck));
+  const counted = counts.find(({ check }) => check === margin?.countedCheck);
+  if (!margin || !counted) return 'Counted for another finish.';
+  const { words } = margin;
+  const { n, short, over } = counted;
+  const others = counts.filter(({ check }) => check !== margin.countedCheck);
+  const faults = [
+    short > 0 ? `${short} ${words.short.toLowerCase()}` : '',
+    over > 0 ? `${over} ${(words.over ?? 'over').toLowerCase()}` : '',
+    ...others.map((it) => (it.short > 0 ? `${it.short} at the ${words.checks[it.check]}` : '')),
+  ].filter(Boolean);
+  return `${n} ${words.counted}: ${faults.join(', ') || 'all good'}`;
+}
