@@ -45,6 +45,16 @@ export const router = createBrowserRouter([
             ),
           },
           {
+            path: 'book',
+            lazy: later(async () => (await import('../screens/book/book-screen')).BookScreen),
+          },
+          {
+            path: 'removed',
+            lazy: later(
+              async () => (await import('../screens/removed/removed-screen')).RemovedScreen,
+            ),
+          },
+          {
             path: 'exchange',
             lazy: later(
               async () => (await import('../screens/exchange/exchange-screen')).ExchangeScreen,

@@ -136,6 +136,7 @@ export function Shell() {
             ['/', 'Projects'],
             ['/cloths', 'Cloth shelf'],
             ['/kit', 'Kit'],
+            ['/book', 'Sample book'],
           ].map(([to, name]) => (
             <NavLink
               key={to}

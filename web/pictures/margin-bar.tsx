@@ -19,10 +19,18 @@ function reachOf(margin: Margin, belief: DriftBelief): number {
   return Math.ceil(reach * 2) / 2;
 }
 
+/** Whose the blue hill is. */
+const hands = {
+  guess: 'a steady hand, starting guess',
+  scraps: 'your hand, from your scraps',
+  elsewhere: 'your hand, from other edges',
+} as const;
+
 interface MarginBarProps {
   readonly margin: Margin;
   readonly belief: DriftBelief;
-  readonly fromScraps: number;
+  /** Where the belief about the hand comes from. */
+  readonly known: keyof typeof hands;
   /** What wanders: the fold, a raw edge. */
   readonly reference: string;
   /** The finish's own words for what waits at the ends. */
@@ -33,7 +41,7 @@ interface MarginBarProps {
 const [hillTop, bar, barEnd, pad] = [4, 58, 84, 14];
 
 /** How far the edge may wander, what waits at either end, and the hand's own spread over it. */
-export function MarginBar({ margin, belief, fromScraps, reference, faults }: MarginBarProps) {
+export function MarginBar({ margin, belief, known, reference, faults }: MarginBarProps) {
   const lengths = useLengths();
   const [ref, { width }] = useBox<HTMLDivElement>();
   const reach = reachOf(margin, belief);
@@ -58,8 +66,7 @@ export function MarginBar({ margin, belief, fromScraps, reference, faults }: Mar
   const right = faults[margin.rightFault ?? '']?.short ?? '';
   // A label goes inside the green when there is room, otherwise the fault's side names it.
   const roomy = open && x(to) - x(from) > 190;
-  const handWords =
-    fromScraps > 0 ? 'your hand, from your scraps' : 'a steady hand, starting guess';
+  const handWords = hands[known];
 
   return (
     <div ref={ref} className="w-full">

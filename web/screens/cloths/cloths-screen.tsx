@@ -63,6 +63,12 @@ export function ClothsScreen() {
               ))}
             </ul>
           )}
+          <Link
+            to={`/book?clothId=${encodeURIComponent(cloth.id)}&verdict=keep`}
+            className="inline-flex min-h-11 items-center text-pencil underline underline-offset-2"
+          >
+            What worked on this cloth
+          </Link>
           <div className="flex items-center justify-end pt-2 text-soft">
             Take it off the shelf
             <RemoveButton

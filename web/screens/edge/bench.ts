@@ -74,6 +74,8 @@ export interface Bench {
   /** What other edges taught that is taken over here; null while it is left out or not there. */
   readonly worked: WorkedBefore | null;
   readonly carried: Carried;
+  /** Whether something of it is in the sums here. */
+  readonly learnedElsewhere: boolean;
   /** The share of stitches this person is content to sew again. */
   readonly acceptedShare: number;
   /** Turns a dial; kept unless the needle would meet metal there. */
@@ -324,6 +326,7 @@ export function useEdgeBench(edgeId: string): BenchState {
       learned,
       worked,
       carried,
+      learnedElsewhere: Object.keys(carried).length > 0,
       acceptedShare,
       turn,
       moveTo,

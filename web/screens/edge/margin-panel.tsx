@@ -89,7 +89,7 @@ function NoMargin({ bench: { issues } }: { bench: Bench }) {
 }
 
 function SolvedMargin({ bench }: { bench: Bench }) {
-  const { plan, set, judgement, lesson, issues, pooled, dials, busy } = bench;
+  const { plan, set, judgement, lesson, learned, issues, pooled, dials, busy } = bench;
   const words = bench.margin?.words;
 
   const lengths = useLengths();
@@ -155,7 +155,13 @@ function SolvedMargin({ bench }: { bench: Bench }) {
                 key={margin.source}
                 margin={margin}
                 belief={belief}
-                fromScraps={lesson?.learned[margin.source] ? pooled.length : 0}
+                known={
+                  lesson?.learned[margin.source] && pooled.length > 0
+                    ? 'scraps'
+                    : learned[margin.source]
+                      ? 'elsewhere'
+                      : 'guess'
+                }
                 reference={reference?.name ?? words.reference}
                 faults={words.faults}
               />

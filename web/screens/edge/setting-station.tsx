@@ -31,6 +31,7 @@ const StartingTable = lazy(async () => ({ default: (await starting()).StartingTa
 const SectionPicture = lazy(async () => ({
   default: (await import('../../pictures/section-picture')).SectionPicture,
 }));
+const WorkedPanel = lazy(async () => ({ default: (await import('./worked-panel')).WorkedPanel }));
 const PutIn = lazy(async () => ({ default: (await import('./put-in')).PutIn }));
 const SwatchPanel = lazy(async () => ({
   default: (await import('./swatch-panel')).SwatchPanel,
@@ -169,6 +170,9 @@ function DialSlip({ bench, finishMargin }: { bench: Bench; finishMargin: FinishM
         machineId={machine.id}
         footId={foot.id}
       />
+      <Suspense>
+        <WorkedPanel bench={bench} />
+      </Suspense>
       <p className="hidden text-sm print:block">
         {machine.name}, {foot.name}; {bench.cloth.name}
         {margin && judgement && (
@@ -221,8 +225,10 @@ function DialSlip({ bench, finishMargin }: { bench: Bench; finishMargin: FinishM
       <Suspense>{bench.folds && <PutIn finish={finish} request={bench.request} />}</Suspense>
       <p className="pt-1 text-sm text-soft">
         {pooled.length > 0
-          ? `Spread and offset are from your ${counted(pooled.length, 'scrap')} with this set-up.`
-          : 'The spread is a starting guess.'}
+          ? `Spread and offset are from your ${counted(pooled.length, 'scrap')} with this set-up${bench.learnedElsewhere ? ', and from other edges' : ''}.`
+          : bench.learnedElsewhere
+            ? 'Spread and offset are from your other edges; this one has no scrap yet.'
+            : 'The spread is a starting guess.'}
         {attempts.length > pooled.length &&
           ` ${counted(attempts.length - pooled.length, 'scrap')} of another set-up not counted.`}
       </p>

@@ -197,7 +197,7 @@ function Rungs({ bench, ladder, count, onCount, kept }: RungsProps) {
                   <span className="text-sm text-soft">{lengths.unit}</span>
                   <span className="block text-sm text-soft">
                     {before &&
-                      `, ${settings[field] > before[field] ? '+' : ''}${lengths.fineNumber(settings[field] - before[field])}`}
+                      `${settings[field] > before[field] ? '+' : ''}${lengths.fineNumber(settings[field] - before[field])}`}
                   </span>
                 </span>
                 <span>

@@ -1,0 +1,81 @@
+import {
+  columnVisibilityFeature,
+  createColumnHelper,
+  rowSortingFeature,
+  tableFeatures,
+} from '@tanstack/react-table';
+import { format, parseISO } from 'date-fns';
+import type { BookRow, BookSort } from '../../../contract/book';
+import type { Lengths } from '../../app/lengths';
+import { countsInWords } from '../../words/counts';
+import { finishName } from '../../words/finishes';
+import { symptomName } from '../../words/symptoms';
+import { verdictWords } from '../../words/verdicts';
+
+export const bookFeatures = tableFeatures({ columnVisibilityFeature, rowSortingFeature });
+
+const helper = createColumnHelper<typeof bookFeatures, BookRow>();
+
+/** What each column is called; those that sort are the server's to sort. */
+export const columnNames = {
+  sewnOn: 'Day',
+  verdict: 'Verdict',
+  finish: 'Finish',
+  cloth: 'Cloth',
+  foot: 'Foot',
+  machine: 'Machine',
+  setting: 'Setting',
+  faults: 'Counted',
+  seen: 'Seen',
+  note: 'Note',
+} as const;
+export type BookColumn = keyof typeof columnNames;
+
+/** Not shown until asked for: the table would be too wide to be read at arm's length. */
+export const hiddenAtFirst: readonly BookColumn[] = ['machine', 'seen', 'note'];
+
+const sortable = (id: BookColumn): id is BookColumn & BookSort =>
+  !['setting', 'seen', 'note'].includes(id);
+
+/** The columns, in the person's own unit. */
+export function bookColumns({ fineNumber }: Lengths) {
+  const cells: Readonly<Record<BookColumn, (row: BookRow) => React.ReactNode>> = {
+    sewnOn: (row) => format(parseISO(row.sewnOn ?? row.createdAt), 'd MMM yyyy'),
+    verdict: ({ verdict, pinned }) => (
+      <span className={verdict ? verdictWords[verdict].look.split(' ')[1] : 'text-soft'}>
+        {verdict ? (
+          <b>
+            {verdictWords[verdict].sign} {verdictWords[verdict].name}
+          </b>
+        ) : (
+          '–'
+        )}
+        {pinned && <b className="text-pencil"> pinned</b>}
+      </span>
+    ),
+    finish: ({ finish }) => finishName(finish),
+    cloth: ({ names }) => names.cloth,
+    foot: ({ names }) => names.foot,
+    machine: ({ names }) => names.machine,
+    setting: ({ settings }) =>
+      settings ? (
+        <span className="whitespace-nowrap">
+          {fineNumber(settings.widthMm)} · {fineNumber(settings.lengthMm)} ·{' '}
+          {fineNumber(settings.needlePositionMm)}
+        </span>
+      ) : (
+        'starting values'
+      ),
+    faults: (row) => countsInWords(row),
+    seen: ({ symptoms }) => symptoms.map(symptomName).join(', '),
+    note: ({ note }) => note,
+  };
+  return (Object.keys(columnNames) as BookColumn[]).map((id) =>
+    helper.display({
+      id,
+      header: columnNames[id],
+      enableSorting: sortable(id),
+      cell: ({ row }) => cells[id](row.original),
+    }),
+  );
+}

@@ -1,0 +1,128 @@
+import { format, parseISO } from 'date-fns';
+import { renderToStaticMarkup } from 'react-dom/server';
+import { finishById } from '../../../core/finish/catalogue';
+import type { AttemptRecord } from '../../../contract/records';
+import type { Lengths } from '../../app/lengths';
+import { ScrapStrip } from '../../pictures/scrap-strip';
+import { countsInWords } from '../../words/counts';
+import { dialName } from '../../words/dials';
+import { finishName } from '../../words/finishes';
+import { symptomName } from '../../words/symptoms';
+import { verdictWords } from '../../words/verdicts';
+import { entryDrawing } from './entry-swatch';
+
+const style = `
+  body { margin: 2rem auto; max-width: 46rem; padding: 0 1rem; background: #fdfbf5; color: #26272b;
+    font: 1.05rem/1.5 'Atkinson Hyperlegible', Verdana, sans-serif; }
+  h1 { font: 600 1.9rem/1.2 Vollkorn, Georgia, serif; margin: 0 0 .25rem; }
+  p { margin: .25rem 0; } .soft { color: #57534a; }
+  dl { display: grid; grid-template-columns: 12rem 1fr; gap: .25rem 1rem; margin: 1rem 0; }
+  dt { color: #57534a; } dd { margin: 0; font-weight: bold; font-variant-numeric: tabular-nums; }
+  figure { margin: 1rem 0; } svg, img { max-width: 100%; height: auto; }
+  @media print { body { background: #fff; margin: 0; } }
+`;
+
+interface SharePageProps {
+  readonly entry: AttemptRecord;
+  readonly lengths: Lengths;
+  /** The photo as a data address; null without one. */
+  readonly photo: string | null;
+}
+
+/** One scrap on a page of its own that needs nothing else: to be sent, kept or printed. */
+function SharePage({ entry, lengths, photo }: SharePageProps) {
+  const { settings, setUp, names, verdict, symptoms, note } = entry;
+  const drawing = entryDrawing(entry);
+  const title = `${finishName(entry.finish, setUp.fold.variant)}: ${names.cloth}`;
+  const starting = finishById(entry.finish);
+  const { fine } = lengths;
+  const lines: [string, string][] = [
+    ['Cloth', `${names.cloth}, ${fine(setUp.cloth.thicknessMm)} thick`],
+    ['Machine', names.machine],
+    ['Foot', names.foot],
+    ...(settings
+      ? ([
+          [dialName('width', setUp.foot.guidance), fine(settings.widthMm)],
+          [dialName('length', setUp.foot.guidance), fine(settings.lengthMm)],
+          ['Needle position', fine(settings.needlePositionMm)],
+          [dialName('guide', setUp.foot.guidance), fine(settings.guideMm)],
+        ] as [string, string][])
+      : []),
+    ...Object.entries(entry.dialValues).map(([id, value]): [string, string] => [
+      id.charAt(0).toUpperCase() + id.slice(1),
+      String(value),
+    ]),
+    ['Counted', countsInWords(entry)],
+    ...(symptoms.length > 0
+      ? [['Seen', symptoms.map(symptomName).join(', ')] as [string, string]]
+      : []),
+    ...(verdict ? [['Verdict', verdictWords[verdict].name] as [string, string]] : []),
+  ];
+  return (
+    <html lang="en">
+      <head>
+        <meta charSet="utf-8" />
+        <meta name="viewport" content="width=device-width" />
+        <title>{title}</title>
+        <style dangerouslySetInnerHTML={{ __html: style }} />
+      </head>
+      <body>
+        <h1>{title}</h1>
+        <p className="soft">
+          {starting?.about} Scrap {entry.number}, sewn{' '}
+          {format(parseISO(entry.sewnOn ?? entry.createdAt), 'd MMMM yyyy')}.
+        </p>
+        {drawing && (
+          <figure>
+            <ScrapStrip
+              {...drawing}
+              id="scrap"
+              widthPx={720}
+              heightPx={90}
+              label={`Both faces: ${countsInWords(entry)}`}
+            />
+            <figcaption className="soft">
+              Above, the side that was up; below, the other.{' '}
+              {lengths.cloth(drawing.swatch.lengthMm)} of seam, ringed is at fault.
+            </figcaption>
+          </figure>
+        )}
+        <dl>
+          {lines.map(([name, value]) => (
+            <div key={name} style={{ display: 'contents' }}>
+              <dt>{name}</dt>
+              <dd>{value}</dd>
+            </div>
+          ))}
+        </dl>
+        {note && <p>{note}</p>}
+        {photo && (
+          <figure>
+            <img src={photo} alt={`Photo of scrap ${entry.number}`} />
+          </figure>
+        )}
+        <p className="soft">A test scrap: sew your own before you trust it.</p>
+      </body>
+    </html>
+  );
+}
+
+/** A photo as a data address, so that the page carries it. */
+async function photoOf(id: string | null): Promise<string | null> {
+  if (!id) return null;
+  const blob = await (await fetch(`/api/photos/${id}`)).blob();
+  return new Promise((done, failed) => {
+    const reader = new FileReader();
+    reader.onload = () => done(String(reader.result));
+    reader.onerror = () => failed(new Error('The photo could not be read.'));
+    reader.readAsDataURL(blob);
+  });
+}
+
+/** The page as one HTML file. */
+export async function sharePage(entry: AttemptRecord, lengths: Lengths): Promise<string> {
+  const photo = await photoOf(entry.photoId);
+  return `<!doctype html>${renderToStaticMarkup(
+    <SharePage entry={entry} lengths={lengths} photo={photo} />,
+  )}`;
+}
