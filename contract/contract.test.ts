@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import { bookQuery } from './book';
 import { examplePlan } from '../core/plan/example.fixture';
 import { clothDraft, homeTests } from './cloth';
 import { issuesOf } from './error';
@@ -43,7 +44,7 @@ describe('what is right passes unchanged', () => {
     [
       'preferences',
       preferencesDraft,
-      { unit: 'cm', inchRounding: '1/32', schools: { ends: 'tails' } },
+      { unit: 'cm', inchRounding: '1/32', schools: { ends: 'tails' }, acceptedPercent: 3.5 },
     ],
     [
       'a foot',
@@ -132,10 +133,25 @@ describe('what is wrong is named with what would be right', () => {
     [attemptDraft, { id: '7', planId: 'p', settings: dials, counts: [], note: '' }, 'id', 'UUID'],
     [
       attemptDraft,
-      { planId: 'p', settings: dials, counts: [], note: '' },
-      'counts',
-      'at least one kind',
+      { planId: 'p', settings: dials, counts: [], note: '', symptoms: ['gremlins'] },
+      'symptoms.0',
+      'no such symptom',
     ],
+    [
+      attemptDraft,
+      { planId: 'p', settings: dials, counts: [], note: '', verdict: 'fine' },
+      'verdict',
+      'keep, nearly or no',
+    ],
+    [
+      attemptDraft,
+      { planId: 'p', settings: dials, counts: [], note: '', sewnOn: 'yesterday' },
+      'sewnOn',
+      '2026-11-25',
+    ],
+    [bookQuery, { page: '-1' }, 'page', 'At least 0'],
+    [bookQuery, { size: '9999' }, 'size', 'At most 200'],
+    [bookQuery, { sort: 'colour' }, 'sort', 'Sort by sewnOn'],
     [
       settingsRequest,
       { ...settings, machine: { ...settings.machine, gears: 3 } },

@@ -36,6 +36,7 @@ describe('the data folder', () => {
       { name: '0002-catalogue' },
       { name: '0003-crossings' },
       { name: '0004-shelf-and-drawer' },
+      { name: '0005-sample-book' },
     ]);
     await second.sequelize.close();
     expect(readdirSync(folder)).toContain('pin-margin.sqlite');
@@ -89,7 +90,7 @@ describe('the demo wardrobe', () => {
     expect(new Set(ids).size).toBe(ids.length);
     for (const { draft } of entries) {
       for (const field of ['projectId', 'clothId', 'edgeId', 'machineId', 'footId', 'planId']) {
-        if (draft[field] !== undefined) expect(ids).toContain(draft[field]);
+        if (draft[field] ?? null) expect(ids).toContain(draft[field]);
       }
     }
   });

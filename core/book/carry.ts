@@ -11,6 +11,7 @@ import {
   logSum,
   normalised,
   offsetsMm,
+  quantileOf,
 } from './coarse-grid';
 import { footOffset, type FootOffset } from './foot-offset';
 import { guideReader, type BookScrap, type ReadGuide } from './sewn-group';
@@ -19,7 +20,11 @@ import { leastScraps, steadinessOf, type DatedScrap, type Steadiness } from './s
 /** Where what is carried over comes from, to be said beside it. */
 export interface CarriedFrom {
   /** The same set-up, on another edge. */
-  readonly sameSetUp: { readonly mm: number; readonly scraps: number } | null;
+  readonly sameSetUp: {
+    readonly mm: number;
+    readonly interval: readonly [number, number];
+    readonly scraps: number;
+  } | null;
   /** The foot on this machine, over several cloths. */
   readonly foot: FootOffset | null;
   /** The hand along this kind of guidance. */
@@ -30,9 +35,13 @@ export interface CarriedFrom {
 const anotherDaySdMm = 0.1;
 /** Starting guess: what a hand's steadiness varies from one cloth to another, of its logarithm. */
 const anotherClothLogSd = 0.15;
+const tail = 0.05;
 
 /** The offset of a set-up by its own scraps. */
-function offsetOf(scraps: readonly BookScrap[], read: ReadGuide): { mm: number; sdMm: number } {
+function offsetOf(
+  scraps: readonly BookScrap[],
+  read: ReadGuide,
+): { mm: number; sdMm: number; interval: readonly [number, number] } {
   const likelihood = likelihoodOf(scraps.flatMap(read));
   const weights = normalised(
     offsetsMm.map(
@@ -51,7 +60,11 @@ function offsetOf(scraps: readonly BookScrap[], read: ReadGuide): { mm: number; 
     (sum, weight, i) => sum + weight * ((offsetsMm[i] ?? 0) - mm) ** 2,
     0,
   );
-  return { mm, sdMm: Math.sqrt(variance) };
+  return {
+    mm,
+    sdMm: Math.sqrt(variance),
+    interval: [quantileOf(offsetsMm, weights, tail), quantileOf(offsetsMm, weights, 1 - tail)],
+  };
 }
 
 /**
@@ -92,7 +105,7 @@ export function carryOver(
   return {
     carried: shift || skill ? { guide: { shift, skill } } : {},
     from: {
-      sameSetUp: own && { mm: own.mm, scraps: same.length },
+      sameSetUp: own && { mm: own.mm, interval: own.interval, scraps: same.length },
       foot,
       hand: hand && { ...hand, guidance: plan.foot.guidance },
     },

@@ -66,7 +66,11 @@ export function rankAdvice(
   const bySeen = others.filter(({ dial }) => !isMargin(dial)).map(bySight);
   const overruled = others.filter(({ dial }) => isMargin(dial));
   // Counts that are good already have no say before what the eye minds.
-  return { moves: enough ? [...bySeen, ...byCount] : [...byCount, ...bySeen], overruled };
+  // Else the counts' best move comes first; its alternatives mend the same thing, and come last.
+  const moves = enough
+    ? [...bySeen, ...byCount]
+    : [...byCount.slice(0, 1), ...bySeen, ...byCount.slice(1)];
+  return { moves, overruled };
 }
 
 function bySight(seen: SuggestedMove): Advice {

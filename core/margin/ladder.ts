@@ -17,11 +17,11 @@ export interface Ladder {
 }
 
 /** Hands that are drawn from what is believed, to see what a scrap would tell apart. */
-const drawnHands = 160;
+const drawnHands = 96;
 /** The grid is thinned to about so many points for weighing what was seen. */
-const thinnedPoints = 400;
+const thinnedPoints = 256;
 /** More places of a dial than this are thinned. */
-const mostPlaces = 24;
+const mostPlaces = 16;
 /** Beyond this from the setting one has, nobody would sew a scrap, mm of the check's value. */
 const farthestMm = 1.6;
 
@@ -98,7 +98,8 @@ function drawHands(hands: readonly Hand[], random: () => number): Hand[] {
 /** What a place of a dial would show: for every believed hand, and a scrap for every drawn one. */
 interface Place {
   readonly settings: MarginSettings;
-  readonly logs: readonly (readonly [number, number, number])[];
+  /** Three numbers for each hand: left, inside, right. */
+  readonly logs: Float64Array;
   readonly scraps: readonly (readonly [number, number, number])[];
   /** The log-chance of each drawn scrap under the hand it was drawn for. */
   readonly own: readonly number[];
@@ -108,6 +109,43 @@ const dot = (counts: readonly number[], logs: readonly number[]) =>
   (counts[0] ?? 0) * (logs[0] ?? 0) +
   (counts[1] ?? 0) * (logs[1] ?? 0) +
   (counts[2] ?? 0) * (logs[2] ?? 0);
+
+/** Adds to every hand's log-chance that of one drawn scrap at a place. */
+function addLogs({ scraps, logs }: Place, k: number, from: Float64Array, into: Float64Array): void {
+  const [left, sound, right] = scraps[k]!;
+  for (let h = 0, i = 0; h < from.length; h++, i += 3) {
+    into[h] =
+      (from[h] ?? 0) +
+      left * (logs[i] ?? 0) +
+      sound * (logs[i + 1] ?? 0) +
+      right * (logs[i + 2] ?? 0);
+  }
+}
+
+/**
+ * ln of what a drawn scrap, with those before it, was to be expected at over all hands.
+ *
+ * @param scratch a list of the same length to work in, so that nothing is allocated
+ */
+function logEvidence(
+  place: Place,
+  k: number,
+  soFar: Float64Array,
+  logWeights: Float64Array,
+  scratch: Float64Array,
+): number {
+  addLogs(place, k, soFar, scratch);
+  let most = -Infinity;
+  for (let h = 0; h < scratch.length; h++) {
+    const log = (scratch[h] ?? 0) + (logWeights[h] ?? 0);
+    scratch[h] = log;
+    if (log > most) most = log;
+  }
+  let sum = 0;
+  // What is e⁻³⁰ of the best weighs nothing.
+  for (const log of scratch) if (log > most - 30) sum += Math.exp(log - most);
+  return most + Math.log(sum);
+}
 
 /**
  * The places of a dial that tell the most, chosen one after another, each for what it adds to
@@ -122,6 +160,8 @@ function greedy(
   // log p(all scraps so far | hand), for every drawn hand's scraps and every believed hand.
   const soFar = Array.from({ length: drawnHands }, () => new Float64Array(hands.length));
   const own = new Float64Array(drawnHands);
+  const logWeights = Float64Array.from(hands, ({ weight }) => Math.log(weight));
+  const scratch = new Float64Array(hands.length);
   const rungs: Place[] = [];
   const gains: number[] = [];
   while (rungs.length < count) {
@@ -130,17 +170,8 @@ function greedy(
       if (rungs.includes(place)) continue;
       let gain = 0;
       for (let k = 0; k < drawnHands; k++) {
-        const counts = place.scraps[k]!;
-        let [most, sum] = [-Infinity, 0];
-        const logs = soFar[k]!;
-        hands.forEach(({ weight }, h) => {
-          const log = (logs[h] ?? 0) + dot(counts, place.logs[h]!) + Math.log(weight);
-          if (log > most) {
-            sum = sum * Math.exp(most - log) + 1;
-            most = log;
-          } else sum += Math.exp(log - most);
-        });
-        gain += (own[k] ?? 0) + (place.own[k] ?? 0) - (most + Math.log(sum));
+        const evidence = logEvidence(place, k, soFar[k]!, logWeights, scratch);
+        gain += (own[k] ?? 0) + (place.own[k] ?? 0) - evidence;
       }
       gain /= drawnHands;
       if (!best || gain > best.gain + 1e-9) best = { place, gain };
@@ -151,9 +182,7 @@ function greedy(
     gains.push(gain);
     for (let k = 0; k < drawnHands; k++) {
       own[k] = (own[k] ?? 0) + (place.own[k] ?? 0);
-      hands.forEach((_, h) => {
-        soFar[k]![h] = (soFar[k]![h] ?? 0) + dot(place.scraps[k]!, place.logs[h]!);
-      });
+      addLogs(place, k, soFar[k]!, soFar[k]!);
     }
   }
   return { rungs, gains };
@@ -206,7 +235,7 @@ export function testLadder(
       return {
         settings,
         scraps,
-        logs: hands.map((hand) => logOutcomes(hand, allowed)),
+        logs: Float64Array.from(hands.flatMap((hand) => logOutcomes(hand, allowed))),
         own: scraps.map((counts, k) => dot(counts, ownLogs[k]!)),
       };
     });

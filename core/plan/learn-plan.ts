@@ -167,15 +167,17 @@ export function lessonOf(
     };
   };
   const now = at(last.settings);
-  const [first, ...others] = rankMoves(set, last.settings).map((move) => ({
+  const [first, ...others] = rankMoves(set, last.settings);
+  const seen = (move: (typeof others)[number]) => ({
     ...at({ ...move.settings, lengthMm: last.settings.lengthMm }),
     change: move.change,
-  }));
-  const next = first ?? { ...now, change: null };
-  const instead =
+  });
+  const next = first?.change ? seen(first) : { ...now, change: null };
+  const other =
     next.change === null
-      ? null
-      : (others.find(({ change }) => change !== null && change.dial !== next.change?.dial) ?? null);
+      ? undefined
+      : others.find(({ change }) => change !== null && change.dial !== next.change?.dial);
+  const instead = other ? seen(other) : null;
   const enough = isEnough(now.predicted, acceptedShare);
   return { posterior, learned, now, next, instead, enough };
 }

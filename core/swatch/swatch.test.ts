@@ -10,7 +10,8 @@ import { startingSetting } from '../plan/starting-setting';
 import { driftAt, evenDraws } from './draw';
 import { edgeWave, waveLengthMm } from './edge-wave';
 import { edgeAsideMm, loopedThreads } from './overedge';
-import { sewSwatch } from './swatch';
+import { countedSwatch, sewSwatch } from './swatch';
+import { undriftedMm } from '../margin/check';
 
 const finishOf = (id: string) => finishById(id)!;
 
@@ -178,5 +179,37 @@ describe('an edge under the differential', () => {
     });
     expect(loopedThreads('cover-three', 10, 'up').loopsMm).toBeNull();
     expect(loopedThreads('cover-left', 10, 'under').loopsMm).toEqual([10, 12.8]);
+  });
+});
+
+describe('a scrap as it was counted', () => {
+  test.each(plans)('%s: just as many faults, on just those sides', (_, id, patch) => {
+    const { set, dials, first } = sewn(id, patch);
+    const margin = finishOf(id).margin((patch.fold ?? examplePlan.fold).variant)!;
+    const check = set.checks.find(({ name }) => name === margin.countedCheck)!;
+    const open = { below: Number.isFinite(check.loMm), above: Number.isFinite(check.hiMm) };
+    fc.assert(
+      fc.property(fc.nat(8), fc.nat(8), fc.integer(), (below, above, seed) => {
+        const short = open.below ? below : 0;
+        const over = open.above ? above : 0;
+        const count = { check: check.name, n: 24, short, over };
+        const swatch = countedSwatch(set, dials, first, [count], seed);
+        const aim = undriftedMm(check, dials);
+        const values = swatch.stitches.map(
+          ({ driftMm }) => aim + check.k * (driftMm[check.source] ?? 0),
+        );
+        expect(values.filter((value) => value < check.loMm - 1e-6)).toHaveLength(short);
+        expect(values.filter((value) => value > check.hiMm + 1e-6)).toHaveLength(over);
+      }),
+      { numRuns: 20 },
+    );
+  });
+
+  test('faults are spread along the seam, not heaped at its start', () => {
+    const { set, dials, first } = sewn('blind-hem', {});
+    const count = { check: set.checks[0]!.name, n: 24, short: 4, over: 0 };
+    const { stitches } = countedSwatch(set, dials, first, [count], 1);
+    const at = stitches.flatMap(({ fault }, i) => (fault ? [i] : []));
+    expect(Math.max(...at) - Math.min(...at)).toBeGreaterThanOrEqual(12);
   });
 });

@@ -127,8 +127,17 @@ function planned(projectId: string, other: OtherEdge): Entry[] {
   ];
 }
 
-/** The demo: a lantern parade's wardrobe, with its cloths, a small kit and ten edges. */
-export function wardrobe(): Entry[] {
+let made: readonly Entry[] | null = null;
+
+/**
+ * The demo: a lantern parade's wardrobe, with its cloths, a small kit, ten edges and a book. Its
+ * scraps are sewn by the sums themselves, which takes a moment: once is enough.
+ */
+export function wardrobe(): readonly Entry[] {
+  return (made ??= makeWardrobe());
+}
+
+function makeWardrobe(): Entry[] {
   const projectId = 'project-lantern-parade';
   const shelf = (table: RecordTable, drafts: Record<string, object>): Entry[] =>
     Object.entries(drafts).map(([id, draft]) => ({ table, id, draft: { ...draft } }));

@@ -49,9 +49,7 @@ function cellOf({ as }: Column, value: Held | object): string {
 
 /** A record as the cells of its row. */
 export function cellsOf(table: ExchangeTable, record: object): string[] {
-  return columns[table].map((column) =>
-    cellOf(column, valueAt(record, column.path) as Held | object),
-  );
+  return columns[table].map((column) => cellOf(column, valueAt(record, column.path) as Held));
 }
 
 const numeral = /^[-+]?(\d+\.?\d*|\.\d+)(e[-+]?\d+)?$/i;

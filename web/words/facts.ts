@@ -1,4 +1,5 @@
 import type { Fact } from '../../core/finish/finish';
+import type { Guidance } from '../../core/kit/foot';
 import type { Lengths } from '../app/lengths';
 import { fill } from './fill';
 
@@ -48,3 +49,8 @@ export const originNames = {
   'old-stitching': 'from the old stitching',
   'first-seam': 'from the first seam',
 } as const;
+
+/** How the edge was led: “along the blade on the foot”, “by eye”. */
+export function alongGuidance(guidance: Guidance): string {
+  return guidance === 'eye' ? 'by eye' : `along the ${guidanceNames[guidance]}`;
+}

@@ -112,13 +112,13 @@ function Face({ entry }: { entry: AttemptRecord }) {
         {names.cloth}, {fine(setUp.cloth.thicknessMm)}
       </p>
       <div ref={ref} className="py-4">
-        {width > 0 && <EntrySwatch entry={entry} widthPx={width} heightPx={60} />}
+        {width > 0 && <EntrySwatch entry={entry} widthPx={width} heightPx={84} />}
       </div>
       {settings ? (
         <dl className="grid grid-cols-4 gap-4 pt-2">
           {(
             [
-              ['Width', settings.widthMm],
+              ...(settings.widthMm > 0 ? [['Width', settings.widthMm] as const] : []),
               ['Length', settings.lengthMm],
               ['Needle', settings.needlePositionMm],
               [dialName('guide', setUp.foot.guidance), settings.guideMm],

@@ -24,7 +24,7 @@ export const columnNames = {
   cloth: 'Cloth',
   foot: 'Foot',
   machine: 'Machine',
-  setting: 'Setting',
+  setting: 'Width · length · needle',
   faults: 'Counted',
   seen: 'Seen',
   note: 'Note',
@@ -60,8 +60,8 @@ export function bookColumns({ fineNumber }: Lengths) {
     setting: ({ settings }) =>
       settings ? (
         <span className="whitespace-nowrap">
-          {fineNumber(settings.widthMm)} · {fineNumber(settings.lengthMm)} ·{' '}
-          {fineNumber(settings.needlePositionMm)}
+          {settings.widthMm > 0 ? fineNumber(settings.widthMm) : '–'} ·{' '}
+          {fineNumber(settings.lengthMm)} · {fineNumber(settings.needlePositionMm)}
         </span>
       ) : (
         'starting values'

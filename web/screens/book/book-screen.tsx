@@ -50,7 +50,9 @@ export function BookScreen() {
   const first = look.page * pageSize;
   const empty = total === 0;
   return (
-    <main className="grid min-h-0 grow gap-4 p-4 lg:grid-cols-[minmax(0,1fr)_21.5rem] lg:px-5">
+    <main
+      className={`grid min-h-0 grow gap-4 p-4 lg:px-5 ${look.view === 'hand' ? '' : 'lg:grid-cols-[minmax(0,1fr)_21.5rem]'}`}
+    >
       <section aria-label="The book" className="sheet flex min-h-80 flex-col lg:min-h-0">
         <div className="flex flex-wrap items-center gap-x-4 border-b border-line px-3 pt-1">
           <h1 className="min-w-0 truncate text-2xl">{asked(look, choices)}</h1>
@@ -118,13 +120,15 @@ export function BookScreen() {
           </>
         )}
       </section>
-      <aside aria-label="The scrap" className="slip min-h-0 overflow-y-auto px-5 py-4">
-        {row ? (
-          <ScrapPage row={row} />
-        ) : (
-          <p className="text-soft">A scrap that is picked at the left stands here, whole.</p>
-        )}
-      </aside>
+      {look.view !== 'hand' && (
+        <aside aria-label="The scrap" className="slip min-h-0 overflow-y-auto px-5 py-4">
+          {row ? (
+            <ScrapPage row={row} />
+          ) : (
+            <p className="text-soft">A scrap that is picked at the left stands here, whole.</p>
+          )}
+        </aside>
+      )}
     </main>
   );
 }

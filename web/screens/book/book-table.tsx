@@ -117,10 +117,7 @@ export function BookTable({ rows, look, at, onLook, onGo }: BookTableProps) {
                       <span>
                         <table.FlexRender header={header} />
                         {header.id === 'setting' && (
-                          <span className="font-normal text-soft">
-                            {' '}
-                            width · length · needle, {lengths.unit}
-                          </span>
+                          <span className="font-normal text-soft"> {lengths.unit}</span>
                         )}
                       </span>
                     )}

@@ -113,7 +113,7 @@ async function photoOf(id: string | null): Promise<string | null> {
   const blob = await (await fetch(`/api/photos/${id}`)).blob();
   return new Promise((done, failed) => {
     const reader = new FileReader();
-    reader.onload = () => done(String(reader.result));
+    reader.onload = () => done(reader.result as string);
     reader.onerror = () => failed(new Error('The photo could not be read.'));
     reader.readAsDataURL(blob);
   });

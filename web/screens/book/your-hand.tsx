@@ -4,8 +4,8 @@ import type { Skill } from '../../../core/book/skill';
 import type { UsualScraps } from '../../../core/book/usual';
 import { send } from '../../app/api';
 import { BeliefChart } from '../../pictures/belief-chart';
-import { guidanceNames } from '../../words/facts';
-import { counted } from '../../words/number';
+import { alongGuidance } from '../../words/facts';
+import { capital, counted } from '../../words/number';
 
 /** How a steadiness reads: below one is steadier than the starting guess. */
 function steadinessInWords({ factor, interval }: NonNullable<Skill['now']>): string {
@@ -20,9 +20,9 @@ function steadinessInWords({ factor, interval }: NonNullable<Skill['now']>): str
 function Guidance({ skill }: { skill: Skill }) {
   const { guidance, now, periods, scraps, needed } = skill;
   return (
-    <section aria-label={`Along ${guidanceNames[guidance]}`} className="border-b border-line py-3">
+    <section aria-label={capital(alongGuidance(guidance))} className="border-b border-line py-3">
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
-        <h2 className="text-xl">Along {guidanceNames[guidance]}</h2>
+        <h2 className="text-xl">{capital(alongGuidance(guidance))}</h2>
         {now ? (
           <p>
             <b className="big-number text-3xl">{now.factor.toFixed(2)}</b> of the usual spread{' '}

@@ -5,7 +5,7 @@ import { judge } from '../../../core/plan/judge';
 import { swings } from '../../../core/stitch/needle-path';
 import { useLengths } from '../../app/lengths-context';
 import { change } from '../../app/records';
-import { guidanceNames } from '../../words/facts';
+import { alongGuidance } from '../../words/facts';
 import { likenessInWords } from '../../words/likeness';
 import { counted, ofHundred } from '../../words/number';
 import type { Bench } from './bench';
@@ -60,7 +60,7 @@ function Kept({ bench, near, first }: { bench: Bench; near: Nearest; first: bool
 
 /** What other edges taught, what of it is taken over, and the settings that were kept. */
 export function WorkedPanel({ bench }: { bench: Bench }) {
-  const { worked, record, pooled, plan, margin, dials: now } = bench;
+  const { worked, record, plan, margin, dials: now } = bench;
   const { fine, fineNumber } = useLengths();
   if (!worked || !margin) return null;
   const { nearest, from, carried } = worked;
@@ -74,10 +74,19 @@ export function WorkedPanel({ bench }: { bench: Bench }) {
   return (
     <details
       className="mt-2 border-l-4 border-pencil bg-pencil-wash px-3 py-1.5"
-      open={pooled.length === 0}
       data-testid="worked"
     >
-      <summary className="min-h-8 cursor-pointer font-bold">Start from what worked</summary>
+      <summary className="min-h-8 cursor-pointer">
+        <b>Start from what worked</b>
+        <span className="block text-sm text-soft">
+          {[
+            learned && (record.carryOver ? 'offset and hand taken over' : 'nothing taken over'),
+            found.length > 0 && counted(found.length, 'kept setting'),
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+        </span>
+      </summary>
       {learned && (
         <div className={record.carryOver ? '' : 'text-soft'}>
           {offset && (
@@ -86,18 +95,15 @@ export function WorkedPanel({ bench }: { bench: Bench }) {
                 ? `This very set-up, ${counted(from.sameSetUp.scraps, 'scrap')} on another edge`
                 : `This foot on ${counted(from.foot?.cloths ?? 0, 'cloth')}`}
               : the {reference} runs <b>{fine(Math.abs(offset.mm))}</b>
-              {side(offset.mm)}
-              {from.foot &&
-                ` (${fineNumber(from.foot.interval[0])} to ${fineNumber(from.foot.interval[1])})`}
-              .
+              {side(offset.mm)} ({fineNumber(offset.interval[0])} to{' '}
+              {fineNumber(offset.interval[1])}).
             </p>
           )}
           {from.hand && (
             <p>
-              Your hand along {guidanceNames[from.hand.guidance]}:{' '}
-              <b>{from.hand.factor.toFixed(2)}</b> of the usual spread (
-              {from.hand.interval[0].toFixed(2)} to {from.hand.interval[1].toFixed(2)},{' '}
-              {counted(from.hand.scraps, 'scrap')}).
+              Your hand, {alongGuidance(from.hand.guidance)}: <b>{from.hand.factor.toFixed(2)}</b>{' '}
+              of the usual spread ({from.hand.interval[0].toFixed(2)} to{' '}
+              {from.hand.interval[1].toFixed(2)}, {counted(from.hand.scraps, 'scrap')}).
             </p>
           )}
           <button

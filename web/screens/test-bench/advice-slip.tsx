@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Advice } from '../../../core/diagnose/advice';
+import type { SuggestedMove } from '../../../core/diagnose/diagnose';
 import type { UsualScraps } from '../../../core/book/usual';
 import { dialField } from '../../../core/kit/dial-steps';
 import { countedAlongEdge } from '../../../core/plan/judge';
@@ -19,6 +20,9 @@ import type { Bench } from '../edge/bench';
 import { comparedWithBefore, comparisonWords } from './compare';
 import { Enough } from './enough';
 import { useAdvice } from './use-advice';
+
+/** More moves than this are no advice. */
+const mostMoves = 3;
 
 /** Where the edge really runs, and what that leads to. */
 function belief({ posterior }: Lesson, bench: Bench, { fine }: Lengths): string {
@@ -90,12 +94,33 @@ function Move({ bench, advice, first }: { bench: Bench; advice: Advice; first: b
         </>
       ) : (
         <p>
-          <b>Or instead</b> {dial.toLowerCase()}: <b>{way}</b>
+          <b>{lesson && !lesson.enough ? 'And for what you saw' : 'Or instead'}</b>{' '}
+          {dial.toLowerCase()}: <b>{way}</b>
         </p>
       )}
       {reasons}
     </div>
   );
+}
+
+/** What was seen that would turn a dial of the margin where the counts would not. */
+function Overruled({ moves }: { moves: readonly SuggestedMove[] }) {
+  const lengths = useLengths();
+  const symptoms = [...new Set(moves.flatMap(({ reasons }) => reasons.map((it) => it.symptom)))];
+  return symptoms.map((symptom) => {
+    const ways = moves
+      .filter(({ reasons }) => reasons.some((it) => it.symptom === symptom))
+      .map((move) => {
+        const { dial, way } = moveInWords(move, lengths);
+        return `${dial.toLowerCase()} ${way}`;
+      });
+    return (
+      <p key={symptom} className="border-b border-line py-2 text-sm text-soft">
+        For “{symptomName(symptom)}” one would turn {ways.join(', or ')}; your counts say otherwise,
+        and they know more.
+      </p>
+    );
+  });
 }
 
 function Interval(props: { name: string; mm: number; interval: readonly [number, number] }) {
@@ -186,19 +211,15 @@ export function AdviceSlip({ bench }: { bench: Bench }) {
         </p>
       )}
       {shown[0] && <Move bench={bench} advice={shown[0]} first />}
-      {shown[1] && <Move bench={bench} advice={shown[1]} first={false} />}
-      {overruled.map((move) => {
-        const { dial, way } = moveInWords(move, lengths);
-        return (
-          <p
-            key={move.dial + move.direction}
-            className="border-b border-line py-2 text-sm text-soft"
-          >
-            For “{symptomName(move.reasons[0]?.symptom ?? 'ridge')}” one would turn{' '}
-            {dial.toLowerCase()} {way}; your counts say otherwise, and they know more.
-          </p>
-        );
-      })}
+      {shown.slice(1, mostMoves).map((advice) => (
+        <Move
+          key={`${advice.dial} ${advice.direction}`}
+          bench={bench}
+          advice={advice}
+          first={false}
+        />
+      ))}
+      <Overruled moves={overruled} />
       {lesson && !lesson.enough && lesson.next.change && <Enough bench={bench} lesson={lesson} />}
       {lesson && (
         <>

@@ -66,7 +66,7 @@ function isDraft(value: unknown): value is ScrapDraft {
     [draft.n, draft.short, draft.over, draft.also].every(isCount) &&
     [draft.photoId, draft.sewnOn].every(isWord) &&
     Array.isArray(draft.symptoms) &&
-    draft.symptoms.every((id) => symptomIds.includes(id)) &&
+    (draft.symptoms as unknown[]).every((id) => symptomIds.includes(id as SymptomId)) &&
     (draft.verdict === null || verdicts.includes(draft.verdict as Verdict)) &&
     (dials === null ||
       [dials?.widthMm, dials?.lengthMm, dials?.needlePositionMm, dials?.guideMm].every(

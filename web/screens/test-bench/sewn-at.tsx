@@ -41,7 +41,7 @@ export function SewnAt({ bench, sewn }: { bench: Bench; sewn: DialSettings | nul
   const changedValues = values.filter(({ now, before: was }) => now !== was);
   const touched = draft.settings !== null || Object.keys(draft.dialValues).length > 0;
   return (
-    <details className="border-b border-line py-1.5" open={touched || !sewn}>
+    <details className="border-b border-line py-1.5" open={touched}>
       <summary className="min-h-8 cursor-pointer">
         <b>Sewn at</b>{' '}
         {sewn &&

@@ -1,6 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import type { SewingPlan } from '../../../core/finish/finish';
 import { judge } from '../../../core/plan/judge';
 import { learnedBeliefs, type Learned } from '../../../core/plan/learn-plan';
 import { setUpOf } from '../../../core/plan/set-up-of';
@@ -53,7 +52,7 @@ function Pictures(props: {
   const { finish, margin, plan } = bench;
   const drawn = useMemo(() => {
     if (!margin || !attempt.settings) return null;
-    const set = setUpOf(finish, plan as SewingPlan, learnedBeliefs(before));
+    const set = setUpOf(finish, plan, learnedBeliefs(before));
     const [first] = margin.references(plan, attempt.settings);
     const counted = countedSwatch(set, attempt.settings, first, attempt.counts, attempt.number);
     const predicted = sewSwatch(

@@ -79,7 +79,7 @@ function HowItShouldLie({ bench }: { bench: Bench }) {
       <p className="text-soft">
         This is how {finishName(bench.finish.id).toLowerCase()} should lie.
       </p>
-      <div className="h-64">
+      <div className="h-80">
         <StartingTable bench={bench} />
       </div>
     </div>

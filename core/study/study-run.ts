@@ -1,0 +1,82 @@
+import { finishById } from '../finish/catalogue';
+import { evenDraws } from '../swatch/draw';
+import type { Finish, SewingPlan } from '../finish/finish';
+import { coverage, reached, type Coverage, type Reached, type StudySetting } from './study';
+
+function known(id: string): Finish {
+  const finish = finishById(id);
+  if (!finish) throw new RangeError(`There is no finish “${id}”.`);
+  return finish;
+}
+const blindHem = known('blind-hem');
+const overcast = known('overcast');
+
+/** A medium woven on a home machine of half-millimetre steps, its edge along a fixed blade. */
+const homePlan: SewingPlan = {
+  cloth: {
+    ...{ construction: 'woven', weightGsm: 240, thicknessMm: 0.6, stretchPercent: 2 },
+    ...{ fray: 2, curl: 0, slip: 0 },
+  },
+  edge: { lengthMm: 1400, minRadiusMm: null },
+  fold: { variant: 'flat', depthMm: 40, extensionMm: 8 },
+  machine: {
+    ...{ kind: 'lockstitch', maxWidthMm: 7, widthStepMm: 0.5, maxLengthMm: 5, lengthStepMm: 0.1 },
+    ...{ needleRangeMm: [-3.5, 3.5], needleStepMm: 0.5 },
+  },
+  foot: { slotMm: [-4.5, 4.5], guidance: 'blade', guide: { atMm: -1 } },
+  stitch: { pattern: 'blind-woven', anchor: 'right', runStitches: 5 },
+  ...{ needleSize: 80, pickMm: 1, faultWeights: { below: 1, above: 1 }, skill: 1 },
+};
+const finer = { ...homePlan.machine, widthStepMm: 0.1, needleStepMm: 0.1 };
+const felted = { ...homePlan.cloth, thicknessMm: 1 };
+
+const settings: readonly StudySetting[] = [
+  {
+    name: 'blind hem, half-millimetre steps',
+    finish: blindHem,
+    plan: { ...homePlan, cloth: felted },
+  },
+  {
+    name: 'blind hem, tenth-millimetre steps',
+    finish: blindHem,
+    plan: { ...homePlan, cloth: felted, machine: finer },
+  },
+  {
+    name: 'blind hem, thinner cloth, tenths',
+    finish: blindHem,
+    plan: { ...homePlan, machine: finer },
+  },
+  {
+    name: 'overcast edge, tenth-millimetre steps',
+    finish: overcast,
+    plan: {
+      ...homePlan,
+      fold: { variant: 'woven' },
+      machine: finer,
+      foot: { slotMm: [-3.5, 3.5], guidance: 'bar', guide: { atMm: 2.5 } },
+      stitch: { pattern: 'overcast-woven', anchor: 'centre', runStitches: 5 },
+    },
+  },
+];
+
+export interface StudyRow {
+  readonly name: string;
+  readonly coverage: readonly Coverage[];
+  readonly reached: Reached;
+}
+
+/** The whole study: the same seeds give the same numbers. */
+export function runStudy(
+  coveredSewists: number,
+  walkedSewists: number,
+  told: (name: string) => void,
+): StudyRow[] {
+  return settings.map((setting, i) => {
+    told(setting.name);
+    return {
+      name: setting.name,
+      coverage: coverage(setting, coveredSewists, 3, evenDraws(100 + i)),
+      reached: reached(setting, walkedSewists, 1, evenDraws(200 + i)),
+    };
+  });
+}

@@ -1,0 +1,48 @@
+// `npm run study`: simulated sewists whose truth is known learn their margin; how often the
+// intervals hold it, and how many scraps it takes. The same numbers every time.
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { installPackages, root } from './prepare.mjs';
+
+installPackages();
+const { build } = await import('vite');
+const folder = mkdtempSync(join(tmpdir(), 'pin-margin-study-'));
+await build({
+  root,
+  configFile: false,
+  logLevel: 'warn',
+  build: {
+    ssr: join(root, 'core', 'study', 'study-run.ts'),
+    outDir: folder,
+    emptyOutDir: true,
+    rollupOptions: { output: { entryFileNames: 'study.mjs' } },
+  },
+  ssr: { noExternal: true },
+});
+const { runStudy } = await import(pathToFileURL(join(folder, 'study.mjs')).href);
+const [covered, walked] = process.argv[2]
+  ? [Number(process.argv[2]), Number(process.argv[2])]
+  : [500, 500];
+const rows = runStudy(covered, walked, (name) => console.error(`… ${name}`));
+rmSync(folder, { recursive: true, force: true });
+
+const percent = (share) => `${(100 * share).toFixed(1)} %`;
+console.log('| set-up | after | offset held | spread held |');
+console.log('| --- | --- | --- | --- |');
+for (const { name, coverage } of rows) {
+  for (const { scraps, offset, spread } of coverage) {
+    console.log(`| ${name} | ${scraps} | ${percent(offset)} | ${percent(spread)} |`);
+  }
+}
+console.log(
+  '\n| set-up | advised, median (nine of ten) | one step at a time, median (nine of ten) |',
+);
+console.log('| --- | --- | --- |');
+for (const { name, reached: it } of rows) {
+  const say = (n) => (n > 15 ? 'over 15' : n);
+  console.log(
+    `| ${name} | ${say(it.medianAdvised)} (${say(it.ninthAdvised)}) | ${say(it.medianTrial)} (${say(it.ninthTrial)}) |`,
+  );
+}
