@@ -1,3 +1,4 @@
+import { evenDraws } from '../core/swatch/draw';
 import { expect, test } from './app.fixture';
 
 interface Attempt {
@@ -85,11 +86,13 @@ test('killed in the middle: what was acknowledged is there, what was not is sent
   expect(attempts.map(({ note }) => note).slice(1)).toEqual(['before the cut', 'during the cut']);
 });
 
-test('killed at random during 40 recorded scraps: every acknowledged one is there, none twice', async ({
+test('killed at random during 500 recorded scraps: every acknowledged one is there, none twice', async ({
   app,
 }) => {
+  test.slow();
+  const random = evenDraws(17);
   const acknowledged: string[] = [];
-  for (let i = 0; i < 40; i++) {
+  for (let i = 0; i < 500; i++) {
     const id = crypto.randomUUID();
     const record = async (): Promise<void> => {
       const response = await fetch(`${app.address}/api/attempts`, {
@@ -106,8 +109,9 @@ test('killed at random during 40 recorded scraps: every acknowledged one is ther
       if (response.ok) acknowledged.push(id);
     };
     const sending = record().catch(() => undefined);
-    if (i % 8 === 5) {
-      await new Promise((wait) => setTimeout(wait, (i * 7) % 23));
+    if (random() < 0.04) {
+      // Somewhere between the sending and the answer, or after it.
+      await new Promise((wait) => setTimeout(wait, 25 * random()));
       await app.kill();
       await sending;
       await app.start();
@@ -115,7 +119,7 @@ test('killed at random during 40 recorded scraps: every acknowledged one is ther
     } else await sending;
   }
   const stored = (await app.api<Attempt[]>('attempts?planId=plan-cape')).map(({ id }) => id);
-  expect(acknowledged).toHaveLength(40);
+  expect(acknowledged).toHaveLength(500);
   expect(stored.filter((id) => acknowledged.includes(id)).sort()).toEqual([...acknowledged].sort());
   expect(new Set(stored).size).toBe(stored.length);
 });

@@ -61,8 +61,40 @@ describe('the data folder', () => {
     await old.query(
       `INSERT INTO preferences VALUES ('mine', 3, '2026-01-01', '2026-01-01', 'in', '1/8')`,
     );
+    const now = `1, '2026-01-01', '2026-01-01'`;
+    for (const row of [
+      `cloths VALUES ('c', ${now}, 'Old cloth', NULL, '{"construction":"woven"}', '')`,
+      `machines VALUES ('m', ${now}, 'Old machine', '{}', '')`,
+      `projects VALUES ('p', ${now}, 'Old project', '')`,
+      `edges VALUES ('e', ${now}, 'p', 'Old edge', 'skirt', 'c', 'straight', 900, NULL)`,
+      `plans VALUES ('plan', ${now}, 'e', 'blind-hem', '{"variant":"flat"}', 'm', 'f', '{}', 80, 1,
+        '{"below":1,"above":1}', NULL, 'kept')`,
+      `attempts VALUES ('kept', 1, '2026-03-04T05:06:07.000Z', '2026-01-01', 'plan', 1,
+        '{"widthMm":2}', '[{"check":"bite","n":20,"short":5,"over":0}]', 'Old note', '{"foot":{}}',
+        '{"cloth":"Old cloth","machine":"Old machine","foot":"Old foot"}')`,
+      `changes VALUES (1, '${new Date().toISOString()}', 'remove scrap 2',
+        '[{"table":"attempts","id":"gone","before":{"id":"gone","version":1,"createdAt":"2026-01-01",
+        "updatedAt":"2026-01-01","planId":"plan","number":2,"settings":{},"counts":[],"note":"",
+        "setUp":{},"names":{}},"after":null}]', 0)`,
+    ]) {
+      await old.query(`INSERT INTO ${row}`);
+    }
     await old.close();
     const server = await startServer(folder);
+    const { body: attempt } = await server.http.get('/api/attempts/kept');
+    expect(attempt).toMatchObject({
+      ...{ planId: 'plan', finish: 'blind-hem', clothId: 'c', machineId: 'm', footId: 'f' },
+      ...{ verdict: 'keep', sewnOn: '2026-03-04', symptoms: [], dialValues: {}, pinned: false },
+      ...{ note: 'Old note', settings: { widthMm: 2 } },
+    });
+    const { body: book } = await server.http.get('/api/book?q=old&sort=faults');
+    expect(book.rows.map(({ id }: { id: string }) => id)).toEqual(['kept']);
+    expect((await server.http.get('/api/plans/plan')).body).toMatchObject({ carryOver: false });
+    // What was taken out before the update can be brought back after it.
+    const { body: removed } = await server.http.get('/api/removed');
+    expect(removed).toMatchObject([{ label: 'scrap 2' }]);
+    await server.http.post('/api/undo').expect(200);
+    expect((await server.http.get('/api/attempts/gone')).body).toMatchObject({ symptoms: [] });
     const { body: foot } = await server.http.get('/api/feet/f');
     expect(foot).toMatchObject({ name: 'Old foot', kind: 'blind', channelMm: null });
     const { body: preferences } = await server.http.get('/api/preferences/mine');

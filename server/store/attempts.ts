@@ -36,8 +36,7 @@ export async function recordAttempt(
     throw new Impossible([{ path: 'settings', message: 'Say where the dials stood.' }]);
   }
   await refuseWrong(change, assembled, draft);
-  const earlier = await change.list('attempts', { planId: draft.planId });
-  const number = Math.max(0, ...earlier.map((row) => Number(row['number']))) + 1;
+  const number = (await change.greatest('attempts', 'number', { planId: draft.planId })) + 1;
   const { id, ...rest } = draft;
   const row = await change.create(
     'attempts',

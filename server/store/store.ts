@@ -50,6 +50,17 @@ export class Change {
     return rows.map((row) => row.get({ plain: true }) as Row);
   }
 
+  /** The greatest number in a column, 0 when there is none. */
+  async greatest(
+    table: RecordTable,
+    column: string,
+    where: Record<string, string>,
+  ): Promise<number> {
+    const { transaction } = this;
+    const most = await this.database.models[table].max(column, { where, transaction });
+    return Number(most ?? 0);
+  }
+
   async create(
     table: RecordTable,
     draft: Record<string, unknown>,
