@@ -1,19 +1,21 @@
 import { expect, test } from './app.fixture';
 
-test('what was seen beside the counts leads to one move, and a reload keeps it', async ({
+test('what was seen beside the counts joins one ranked list, and a reload keeps it', async ({
   page,
   app,
 }) => {
   await page.goto(`${app.address}/edges/edge-cape/test`);
   const panel = page.getByRole('region', { name: 'What else you see' });
-  const moves = panel.getByRole('list', { name: 'What to change, likeliest first' });
+  const slip = page.getByRole('complementary', { name: 'Test: the slip' });
   await expect(panel).toContainText('Pick what is wrong');
+  await expect(slip.getByTestId('advice')).toContainText('Width');
   await panel.getByRole('button', { name: 'A ridge or a row of pits' }).click();
   await expect(panel).toContainText('Look at the right side.');
-  await expect(moves.getByRole('listitem').first()).toContainText('fewer layers');
+  // The counts keep the first word; what the eye minds comes next.
+  await expect(slip.getByTestId('advice')).toContainText('Width');
+  await expect(slip.getByText('And for what you saw').first()).toBeVisible();
   await panel.getByRole('button', { name: 'Stitches show on the right side' }).click();
-  // A tight thread makes both.
-  await expect(moves).toContainText('Needle-thread tension: looser');
+  await expect(slip).toContainText('your counts say otherwise');
   await page.reload();
   await expect(panel.getByRole('button', { name: 'A ridge or a row of pits' })).toHaveAttribute(
     'aria-pressed',
@@ -27,11 +29,11 @@ test('by keyboard, where nothing is counted: an overlocked edge with whiskers', 
 }) => {
   await page.goto(`${app.address}/edges/edge-lining/test`);
   const panel = page.getByRole('region', { name: 'What else you see' });
+  const slip = page.getByRole('complementary', { name: 'Test: the slip' });
   await panel.getByRole('button', { name: 'Whiskers outside the stitches' }).focus();
   await page.keyboard.press('Space');
-  await expect(panel.getByRole('listitem').filter({ hasText: 'Cutting width' })).toContainText(
-    'narrower',
-  );
+  await expect(slip).toContainText('Cutting width');
+  await expect(slip).toContainText('narrower');
   await page.keyboard.press('Space');
   await expect(panel).toContainText('Pick what is wrong');
   // Nothing that cannot happen on a machine without a bobbin is offered.

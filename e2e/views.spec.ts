@@ -32,6 +32,13 @@ const views = [
   '/kit?it=attachment-binder',
   '/kit?it=needle-80',
   '/kit?it=thread-top',
+  '/edges/edge-tunic/test?view=beside',
+  '/edges/edge-shirt/test?view=ladder',
+  '/edges/edge-lining/test',
+  '/book',
+  '/book?view=cards',
+  '/book?view=hand',
+  '/removed',
   '/nowhere',
   '/edges/none/cloth',
 ];

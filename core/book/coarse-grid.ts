@@ -26,13 +26,29 @@ export function roughPhi(z: number): number {
 
 const least = 1e-9;
 
+/** Counts under the same allowed drift are one count. */
+function pooled(counts: readonly GuideCount[]): GuideCount[] {
+  const groups = new Map<string, GuideCount>();
+  for (const count of counts) {
+    const key = `${count.fromMm} ${count.toMm} ${count.ruleSigmaMm}`;
+    const group = groups.get(key);
+    groups.set(key, {
+      ...count,
+      left: count.left + (group?.left ?? 0),
+      sound: count.sound + (group?.sound ?? 0),
+      right: count.right + (group?.right ?? 0),
+    });
+  }
+  return [...groups.values()];
+}
+
 /**
  * Log-likelihood of the counts of one set-up over offset × steadiness, without any prior: a row of
  * offsets for each steadiness.
  */
 export function likelihoodOf(counts: readonly GuideCount[]): Float64Array {
   const logs = new Float64Array(offsetsMm.length * logSkills.length);
-  for (const { fromMm, toMm, left, right, sound, ruleSigmaMm } of counts) {
+  for (const { fromMm, toMm, left, right, sound, ruleSigmaMm } of pooled(counts)) {
     logSkills.forEach((logSkill, row) => {
       const sigma = ruleSigmaMm * Math.exp(logSkill);
       for (let i = 0; i < offsetsMm.length; i++) {

@@ -40,7 +40,8 @@ function workedOut(finishId: string, setUp: SewingPlan) {
   try {
     const checks = setUpOf(finish, setUp).checks.filter(({ source }) => source === 'guide');
     const ruleSigmaMm = ruleSpreads(finish, setUp).guide;
-    return ruleSigmaMm === undefined || checks.length === 0 ? null : { checks, ruleSigmaMm };
+    if (ruleSigmaMm === undefined || checks.length === 0) return null;
+    return { checks, ruleSigmaMm };
   } catch (error) {
     if (error instanceof Impossible) return null;
     throw error;
@@ -51,18 +52,20 @@ function workedOut(finishId: string, setUp: SewingPlan) {
 export type ReadGuide = (scrap: BookScrap) => GuideCount[];
 
 /**
- * A reader of scraps. Set-ups repeat from scrap to scrap, so it remembers what each comes to.
+ * A reader of scraps. A set-up that is shared by many scraps is looked at once.
  *
  * @returns a function that gives nothing for scraps that were only looked at, or whose set-up can
  *   no longer be sewn
  */
 export function guideReader(): ReadGuide {
-  const known = new Map<string, ReturnType<typeof workedOut>>();
-  return ({ finish, setUp, settings, counts }) => {
+  const known = new WeakMap<SewingPlan, Map<string, ReturnType<typeof workedOut>>>();
+  const told = new WeakMap<BookScrap, GuideCount[]>();
+  const read: ReadGuide = ({ finish, setUp, settings, counts }) => {
     if (!settings || counts.length === 0) return [];
-    const key = `${finish} ${JSON.stringify(setUp)}`;
-    if (!known.has(key)) known.set(key, workedOut(finish, setUp));
-    const guide = known.get(key);
+    const ofSetUp = known.get(setUp) ?? new Map<string, ReturnType<typeof workedOut>>();
+    known.set(setUp, ofSetUp);
+    if (!ofSetUp.has(finish)) ofSetUp.set(finish, workedOut(finish, setUp));
+    const guide = ofSetUp.get(finish);
     if (!guide) return [];
     return counts.flatMap(({ check: name, n, short, over }): GuideCount[] => {
       const check = guide.checks.find((one) => one.name === name);
@@ -72,5 +75,10 @@ export function guideReader(): ReadGuide {
       const { ruleSigmaMm } = guide;
       return [{ fromMm, toMm, left, right, sound: n - left - right, ruleSigmaMm }];
     });
+  };
+  return (scrap) => {
+    const counts = told.get(scrap) ?? read(scrap);
+    told.set(scrap, counts);
+    return counts;
   };
 }

@@ -1,4 +1,5 @@
 import { Op, QueryTypes, col, literal, where, type WhereOptions } from 'sequelize';
+import type { Literal } from 'sequelize/types/utils';
 import type { BookChoices, BookPage, BookQuery, BookRow, BookSort } from '../../contract/book';
 import { catalogue, finishById } from '../../core/finish/catalogue';
 import type { Store } from './store';
@@ -81,9 +82,11 @@ export async function bookPage(store: Store, query: BookQuery): Promise<BookPage
     attempts.findAll({
       where: chosen,
       attributes: shownColumns,
-      // What has nothing there comes last, whichever way it is sorted.
       order: [
-        [literal(`${columnOf[query.sort]} IS NULL`), 'ASC'],
+        // What has nothing there comes last, whichever way it is sorted; a day is always there.
+        ...(query.sort === 'sewnOn'
+          ? []
+          : [[literal(`${columnOf[query.sort]} IS NULL`), 'ASC'] as [Literal, string]]),
         [literal(columnOf[query.sort]), direction],
         ['createdAt', direction],
         ['id', 'ASC'],

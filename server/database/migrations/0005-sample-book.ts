@@ -61,7 +61,16 @@ export const sampleBook: Migration = {
         await tables.sequelize.query(sql, { transaction });
       }
     });
-    for (const columns of ['planId', 'sewnOn, createdAt', 'clothId', 'footId', 'finish, verdict']) {
+    // The book's order, what it is narrowed to, and the latest of a foot or a finish.
+    for (const columns of [
+      'planId, number',
+      'sewnOn, createdAt',
+      'clothId, clothName',
+      'machineId, machineName',
+      'footId, footName',
+      'footId, sewnOn, createdAt',
+      'finish, verdict, sewnOn, createdAt',
+    ]) {
       const name = `attempts_${columns.replace(/\W+/g, '_')}`;
       await run(`CREATE INDEX ${name} ON attempts (${columns})`);
     }

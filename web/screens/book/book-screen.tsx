@@ -1,5 +1,5 @@
 import { ArrowLeftRight, ChevronLeft, ChevronRight, History } from 'lucide-react';
-import { Suspense, lazy } from 'react';
+import { Suspense, lazy, useEffect } from 'react';
 import { Link } from 'react-router';
 import type { BookChoices } from '../../../contract/book';
 import { LoadState } from '../../app/trouble';
@@ -18,7 +18,8 @@ import {
   type BookView,
 } from './use-book';
 
-const YourHand = lazy(async () => ({ default: (await import('./your-hand')).YourHand }));
+const loadHand = () => import('./your-hand');
+const YourHand = lazy(async () => ({ default: (await loadHand()).YourHand }));
 
 /** What is asked of the book, as a heading. */
 function asked({ verdict, clothId, footId }: BookLook, choices: BookChoices | undefined): string {
@@ -34,6 +35,11 @@ export function BookScreen() {
   const [look, setLook] = useBookLook();
   const page = useBookPage(look);
   const choices = useBookChoices().data;
+  const shown = page.data !== undefined;
+  useEffect(() => {
+    // Fetched behind what is shown, so that the charts come at once when they are asked for.
+    if (shown) setTimeout(() => void loadHand().catch(() => undefined), 300);
+  }, [shown]);
   if (!page.data) return <LoadState what="sample book" error={page.error} />;
   const { rows, total } = page.data;
   const pages = Math.max(1, Math.ceil(total / pageSize));
