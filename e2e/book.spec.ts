@@ -91,7 +91,7 @@ test('a verdict, a note and a pin from the book; what is pinned is where a plan 
   await expect(worked).toContainText('pinned');
   await expect(worked).toContainText('the same cloth, the same machine, the same foot');
   const chance = page.getByTestId('chance');
-  const taken = await chance.innerText();
+  const taken = (await chance.textContent()) ?? '';
   await worked.getByRole('button', { name: /taken over here/ }).click();
   await expect(chance).not.toHaveText(taken);
   await expect(page.getByText('The spread is a starting guess.')).toBeVisible();
@@ -139,6 +139,8 @@ test('a page of a sample stands on its own, with both faces drawn', async ({ pag
   ]);
   const html = (await readFile(await download.path())).toString();
   expect(html).not.toMatch(/(src|href)="(?!data:|#)/);
+  // On a page of nobody's: nothing of the app helps it.
+  await page.goto('about:blank');
   await page.setContent(html);
   await expect(page.getByRole('heading')).toContainText('Wool flannel, slate');
   await expect(page.getByRole('img', { name: /Both faces/ })).toBeVisible();

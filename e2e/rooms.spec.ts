@@ -47,7 +47,7 @@ test('a new machine starts with plain numbers and can be taken out again', async
 
 test('a machine that edges are planned for stays, and says why', async ({ page, app }) => {
   await page.goto(`${app.address}/kit`);
-  await page.getByRole('button', { name: 'Fine-step machine, 9 mm wide' }).click();
+  await page.getByRole('button', { name: 'Fine-step machine, 9 mm wide', exact: true }).click();
   await page.getByRole('button', { name: /^Remove “Fine-step/ }).click();
   await page.getByRole('button', { name: 'Remove', exact: true }).click();
   await expect(page.getByText(/This machine is used by \d plans/)).toBeVisible();
@@ -171,6 +171,7 @@ test('what was really on the dials can differ from the slip, and is what is lear
   await width.fill('3');
   await width.press('Enter');
   await page.getByRole('button', { name: 'Record scrap 2' }).click();
-  await expect(page.getByText('Width 2.2 → 3')).toBeVisible();
+  await expect(page.getByText('Scrap 2 is in the book.')).toBeVisible();
+  await expect(page.getByText('Width 2.2 → 3', { exact: true })).toBeVisible();
   expect(await app.api('plans/plan-cape')).toMatchObject({ settings: { widthMm: 3 } });
 });

@@ -141,7 +141,7 @@ test('a finish that is only looked at: what stood otherwise is marked, one list 
   await expect(slip.getByRole('note')).toContainText(/moved at once/);
   await expect(slip.getByRole('note')).toContainText('“the edge stretches into waves” went');
   await page.getByRole('tab', { name: 'Side by side' }).click();
-  await expect(page.getByText(/Stitch length 2.5 → 3, differential feed 1.2 → 1.5/i)).toBeVisible();
+  await expect(page.getByText(/length 2.5 → 3, differential feed 1.2 → 1.5/i)).toBeVisible();
 });
 
 test('side by side: what was moved, both pictures, and a belief that narrows', async ({

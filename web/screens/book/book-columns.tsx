@@ -70,12 +70,16 @@ export function bookColumns({ fineNumber }: Lengths) {
     seen: ({ symptoms }) => symptoms.map(symptomName).join(', '),
     note: ({ note }) => note,
   };
-  return (Object.keys(columnNames) as BookColumn[]).map((id) =>
-    helper.display({
-      id,
-      header: columnNames[id],
-      enableSorting: sortable(id),
-      cell: ({ row }) => cells[id](row.original),
-    }),
+  const ids = Object.keys(columnNames) as BookColumn[];
+  return helper.columns(
+    ids.map((id) =>
+      // What is shown is not what is sorted by: the server sorts, over all pages.
+      helper.accessor(({ id: of }) => of, {
+        id,
+        header: columnNames[id],
+        enableSorting: sortable(id),
+        cell: ({ row }) => cells[id](row.original),
+      }),
+    ),
   );
 }

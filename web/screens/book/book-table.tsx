@@ -71,18 +71,25 @@ export function BookTable({ rows, look, at, onLook, onGo }: BookTableProps) {
     row?.scrollIntoView({ block: 'nearest' });
     if (row && body.current?.contains(document.activeElement)) row.focus({ preventScroll: true });
   }, [at, rows]);
+  // The address follows a moment behind; keys that come quicker go on from where they had gone.
+  const gone = useRef(at);
+  useEffect(() => {
+    gone.current = at;
+  }, [at]);
   const onKeyDown = (event: KeyboardEvent) => {
+    const from = gone.current;
     const moves: Readonly<Record<string, number>> = {
-      ArrowDown: at + 1,
-      ArrowUp: at - 1,
+      ArrowDown: from + 1,
+      ArrowUp: from - 1,
       Home: 0,
       End: rows.length - 1,
-      PageDown: Math.min(rows.length - 1, at + 10),
-      PageUp: Math.max(0, at - 10),
+      PageDown: Math.min(rows.length - 1, from + 10),
+      PageUp: Math.max(0, from - 10),
     };
     const index = moves[event.key];
     if (index === undefined) return;
     event.preventDefault();
+    if (index >= 0 && index < rows.length) gone.current = index;
     onGo(index);
   };
 

@@ -160,7 +160,7 @@ function Rungs({ bench, ladder, count, onCount, kept }: RungsProps) {
       </div>
       <form
         className="no-print"
-        aria-label="The ladder's counts"
+        aria-label="The ladder’s counts"
         onSubmit={(event) => {
           event.preventDefault();
           record_();

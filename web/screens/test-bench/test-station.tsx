@@ -115,7 +115,7 @@ export function TestSlip({ bench }: { bench: Bench }) {
       </h2>
       <p className="pt-2 text-soft">
         {attempts.length > 0
-          ? 'The scraps so far were sewn with another set-up, or not counted; they teach nothing about the margin here.'
+          ? 'The scraps so far were not counted, or sewn with another set-up; they teach nothing about this one.'
           : bench.learned.guide
             ? 'The bar starts from what your other edges taught; this one’s scraps go before it.'
             : 'What your hand does is not known yet; the spread on the bar is a starting guess.'}
