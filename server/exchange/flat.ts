@@ -43,7 +43,7 @@ function cellOf({ as }: Column, value: Held | object): string {
       .map(({ check, n, short, over }) => `${check} ${n} ${short} ${over}`)
       .join('; ');
   }
-  const plain = Array.isArray(value) ? value.join(' ') : String(value as string | number);
+  const plain = typeof value === 'object' ? (value as readonly string[]).join(' ') : String(value);
   return as === 'text' ? guarded(plain) : plain;
 }
 

@@ -134,7 +134,8 @@ export function computeRoutes(): Router {
 
   router.post('/learn', (request, response) => {
     const { finish: id, samples, ...plan } = parseBody(learnRequest, request.body);
-    const { posterior, now, next, instead, enough } = lessonOf(knownFinish(id), plan, samples);
+    const lesson = lessonOf(knownFinish(id), plan, samples);
+    const { posterior, learned, now, next, instead, enough } = lesson;
     response.json({
       shiftMm: posterior.shiftMm,
       shiftInterval: posterior.shiftInterval,
@@ -143,6 +144,16 @@ export function computeRoutes(): Router {
       next: { settings: next.settings, change: next.change },
       predicted: next.predicted,
       staying: now.predicted,
+      stayingFaults: [now.range.fromFaults, now.range.toFaults],
+      sources: Object.fromEntries(
+        Object.entries(learned).map(([source, it]) => [
+          source,
+          {
+            ...{ shiftMm: it.shiftMm, shiftInterval: it.shiftInterval },
+            ...{ sigmaMm: it.sigmaMm, sigmaInterval: it.sigmaInterval },
+          },
+        ]),
+      ),
       instead: instead && { settings: instead.settings, change: instead.change },
       enough,
     });

@@ -122,7 +122,7 @@ export function Shell() {
 
   return (
     <div className="flex min-h-screen flex-col lg:h-screen">
-      <header className="no-print flex min-h-12 shrink-0 flex-wrap items-center gap-x-4 border-b border-line px-5">
+      <header className="no-print flex min-h-12 shrink-0 flex-wrap items-center gap-x-4 border-b border-line px-5 xl:flex-nowrap">
         <NavLink to="/" className="font-head text-xl font-semibold">
           Pin Margin
         </NavLink>

@@ -22,10 +22,10 @@ export const columnNames = {
   verdict: 'Verdict',
   finish: 'Finish',
   cloth: 'Cloth',
-  foot: 'Foot',
-  machine: 'Machine',
   setting: 'Width · length · needle',
   faults: 'Counted',
+  foot: 'Foot',
+  machine: 'Machine',
   seen: 'Seen',
   note: 'Note',
 } as const;
@@ -42,7 +42,9 @@ export function bookColumns({ fineNumber }: Lengths) {
   const cells: Readonly<Record<BookColumn, (row: BookRow) => React.ReactNode>> = {
     sewnOn: (row) => format(parseISO(row.sewnOn ?? row.createdAt), 'd MMM yyyy'),
     verdict: ({ verdict, pinned }) => (
-      <span className={verdict ? verdictWords[verdict].look.split(' ')[1] : 'text-soft'}>
+      <span
+        className={`whitespace-nowrap ${verdict ? verdictWords[verdict].look.split(' ')[1] : 'text-soft'}`}
+      >
         {verdict ? (
           <b>
             {verdictWords[verdict].sign} {verdictWords[verdict].name}

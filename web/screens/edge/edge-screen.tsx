@@ -53,12 +53,12 @@ function Stations({ bench, stationId }: { bench: Bench; stationId: string }) {
           <nav aria-label="Where you are" className="flex min-w-0 items-center gap-2">
             <Link
               to={`/projects/${bench.edge.projectId}`}
-              className="max-w-40 truncate underline underline-offset-2"
+              className="max-w-44 min-w-12 shrink truncate underline underline-offset-2"
             >
               {project.data?.name ?? 'Project'}
             </Link>
             <span aria-hidden>/</span>
-            <h1 className="max-w-52 truncate font-body font-bold" title={bench.edge.name}>
+            <h1 className="min-w-0 truncate font-body font-bold" title={bench.edge.name}>
               {bench.edge.name}
             </h1>
           </nav>,

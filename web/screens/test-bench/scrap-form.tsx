@@ -76,7 +76,7 @@ export function ScrapForm({ bench }: { bench: Bench }) {
 
   return (
     <form
-      className="grid min-h-0 content-start gap-0.5 overflow-y-auto px-4 py-3"
+      className="grid min-h-0 content-start gap-0.5 px-4 py-3 xl:overflow-y-auto"
       aria-label={`Scrap ${number}`}
       onSubmit={(event) => {
         event.preventDefault();
@@ -148,7 +148,7 @@ export function ScrapForm({ bench }: { bench: Bench }) {
       <Button
         type="submit"
         look="solid"
-        className="sticky bottom-0"
+        className="bottom-0 xl:sticky"
         disabled={blocked || create.isPending}
       >
         Record scrap {number}

@@ -40,7 +40,7 @@ export function TestTable({ bench }: { bench: Bench }) {
           </Tabs.Trigger>
         )}
       </Tabs.List>
-      <Tabs.Content value="scrap" tabIndex={-1} className="min-h-0 grow">
+      <Tabs.Content value="scrap" tabIndex={-1} className="min-h-0 grow overflow-y-auto">
         <NextScrap bench={bench} />
       </Tabs.Content>
       <Tabs.Content value="beside" tabIndex={-1} className="min-h-0 grow overflow-y-auto">
@@ -60,9 +60,9 @@ export function TestTable({ bench }: { bench: Bench }) {
 /** What is written down of a scrap, beside what can be seen on it and what earlier ones came to. */
 function NextScrap({ bench }: { bench: Bench }) {
   return (
-    <div className="grid h-full grid-cols-1 xl:grid-cols-[22rem_minmax(0,1fr)]">
+    <div className="grid grid-cols-1 xl:h-full xl:grid-cols-[22rem_minmax(0,1fr)]">
       <ScrapForm key={bench.record.id} bench={bench} />
-      <div className="min-h-0 overflow-y-auto border-l border-line">
+      <div className="min-h-0 border-line xl:overflow-y-auto xl:border-l">
         {!bench.margin && bench.attempts.length === 0 && <HowItShouldLie bench={bench} />}
         {(bench.margin || bench.attempts.length > 0) && <ScrapList bench={bench} />}
         <SymptomPicker key={bench.record.id} bench={bench} />

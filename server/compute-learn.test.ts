@@ -1,0 +1,41 @@
+import { everyVariant, startingWish } from '../core/finish/wishes.fixture';
+import { genericMachines } from '../core/kit/generic-machines';
+import { examplePlan } from '../core/plan/example.fixture';
+import { setUpOf } from '../core/plan/set-up-of';
+import { startingSetting } from '../core/plan/starting-setting';
+import { startServer, type RunningServer } from './testing.fixture';
+
+let server: RunningServer;
+beforeAll(async () => {
+  server = await startServer();
+});
+afterAll(() => server.stop());
+
+const withMargin = everyVariant.filter(([, finish, variant]) => finish.margin(variant));
+
+test.each(withMargin)('%s: every check can be learned from', async (_, finish, variant) => {
+  const { patterns, machineKinds } = finish.needs(variant);
+  const plan = {
+    ...examplePlan,
+    fold: startingWish(finish, variant),
+    machine: genericMachines[machineKinds[0] ?? 'lockstitch'],
+    stitch: { pattern: patterns[0]!, anchor: 'centre', runStitches: 5 } as const,
+  };
+  const set = setUpOf(finish, plan);
+  const settings = startingSetting(finish, plan, set);
+  for (const { name, source } of set.checks) {
+    const sample = { settings, check: name, n: 24, short: 3, over: 0 };
+    const { body } = await server.http
+      .post('/api/compute/learn')
+      .send({ finish: finish.id, ...plan, samples: [sample] })
+      .expect(200);
+    expect(Object.keys(body.sources)).toEqual([source]);
+    const { shiftMm, shiftInterval, sigmaMm, sigmaInterval } = body;
+    expect(body.sources[source]).toEqual({ shiftMm, shiftInterval, sigmaMm, sigmaInterval });
+    expect(shiftInterval[0]).toBeLessThan(shiftInterval[1]);
+    expect(sigmaInterval[0]).toBeGreaterThan(0);
+    const [from, to] = body.stayingFaults;
+    expect(from).toBeLessThanOrEqual(body.staying.expectedFaults + 1);
+    expect(to).toBeGreaterThanOrEqual(body.staying.expectedFaults - 1);
+  }
+});
