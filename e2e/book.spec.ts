@@ -143,8 +143,9 @@ test('a page of a sample stands on its own, with both faces drawn', async ({ pag
   await page.goto('about:blank');
   await page.setContent(html);
   await expect(page.getByRole('heading')).toContainText('Wool flannel, slate');
-  await expect(page.getByRole('img', { name: /Both faces/ })).toBeVisible();
-  await expect(page.locator('clipPath')).toHaveCount(2);
+  await expect(page.getByRole('img', { name: /Both faces, predicted/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /Both faces, counted/ })).toBeVisible();
+  await expect(page.locator('clipPath')).toHaveCount(4);
   await expect(page.getByText('Lamp bearer’s cloak.')).toBeVisible();
 });
 

@@ -80,6 +80,8 @@ test('counts, symptoms, verdict, photo and day are kept with the scrap, and over
   expect(await app.api<Attempt[]>('attempts?planId=plan-cape')).toHaveLength(1);
   await form.getByRole('button', { name: 'Missed the fold: one fewer' }).click();
   await form.getByRole('spinbutton', { name: /Missed the fold/ }).fill('2');
+  await form.getByText('Count more').click();
+  await form.getByRole('button', { name: 'Run piles on fold: one more' }).click();
   await form.getByRole('button', { name: 'Nearly' }).click();
   await page.getByRole('button', { name: 'A ridge or a row of pits' }).click();
   await form.getByText('Photo and day').click();
@@ -101,7 +103,10 @@ test('counts, symptoms, verdict, photo and day are kept with the scrap, and over
   const [, stored] = await app.api<Attempt[]>('attempts?planId=plan-cape');
   expect(stored).toMatchObject({
     ...{ verdict: 'nearly', symptoms: ['ridge'], sewnOn: '2026-03-01' },
-    counts: [{ check: 'bite', n: 24, short: 2, over: 0 }],
+    counts: [
+      { check: 'run', n: 24, short: 1, over: 0 },
+      { check: 'bite', n: 24, short: 2, over: 0 },
+    ],
   });
   expect(stored?.photoId).toMatch(/^[0-9a-f]{64}$/);
   // The draft starts anew, and what was recorded is listed with what was seen.

@@ -19,7 +19,9 @@ export function countsInWords({
   const faults = [
     short > 0 ? `${short} ${words.short.toLowerCase()}` : '',
     over > 0 ? `${over} ${(words.over ?? 'over').toLowerCase()}` : '',
-    ...others.map((it) => (it.short > 0 ? `${it.short} at the ${words.checks[it.check]}` : '')),
+    ...others.map((it) =>
+      it.short + it.over > 0 ? `${it.short + it.over} at the ${words.checks[it.check]}` : '',
+    ),
   ].filter(Boolean);
   return `${n} ${words.counted}: ${faults.join(', ') || 'all good'}`;
 }

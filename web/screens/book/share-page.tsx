@@ -1,6 +1,8 @@
 import { format, parseISO } from 'date-fns';
+import type { ReactNode } from 'react';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { finishById } from '../../../core/finish/catalogue';
+import { sewSwatch, type Swatch } from '../../../core/swatch/swatch';
 import type { AttemptRecord } from '../../../contract/records';
 import type { Lengths } from '../../app/lengths';
 import { ScrapStrip } from '../../pictures/scrap-strip';
@@ -34,6 +36,7 @@ function SharePage({ entry, lengths, photo }: SharePageProps) {
   const { settings, setUp, names, verdict, symptoms, note } = entry;
   const drawing = entryDrawing(entry);
   const title = `${finishName(entry.finish, setUp.fold.variant)}: ${names.cloth}`;
+  const predicted = drawing && predictedSwatch(drawing, entry.number);
   const starting = finishById(entry.finish);
   const { fine } = lengths;
   const lines: [string, string][] = [
@@ -72,20 +75,16 @@ function SharePage({ entry, lengths, photo }: SharePageProps) {
           {starting?.about} Scrap {entry.number}, sewn{' '}
           {format(parseISO(entry.sewnOn ?? entry.createdAt), 'd MMMM yyyy')}.
         </p>
-        {drawing && (
-          <figure>
-            <ScrapStrip
-              {...drawing}
-              id="scrap"
-              widthPx={720}
-              heightPx={90}
-              label={`Both faces: ${countsInWords(entry)}`}
-            />
-            <figcaption className="soft">
-              Above, the side that was up; below, the other.{' '}
-              {lengths.cloth(drawing.swatch.lengthMm)} of seam, ringed is at fault.
-            </figcaption>
-          </figure>
+        {drawing && predicted && (
+          <>
+            <Faces entry={entry} drawing={{ ...drawing, swatch: predicted }} of="predicted">
+              As a steady hand was to be expected to sew it, by the starting guess.
+            </Faces>
+            <Faces entry={entry} drawing={drawing} of="counted">
+              As it was counted: {countsInWords(entry)}. Above, the side that was up; below, the
+              other. {lengths.cloth(drawing.swatch.lengthMm)} of seam, ringed is at fault.
+            </Faces>
+          </>
         )}
         <dl>
           {lines.map(([name, value]) => (
@@ -104,6 +103,36 @@ function SharePage({ entry, lengths, photo }: SharePageProps) {
         <p className="soft">A test scrap: sew your own before you trust it.</p>
       </body>
     </html>
+  );
+}
+
+type Drawing = NonNullable<ReturnType<typeof entryDrawing>>;
+
+/** What the setting was to be expected to sew, over the same length. */
+function predictedSwatch({ set, margin, plan, dials, swatch }: Drawing, seed: number): Swatch {
+  const [first] = margin.references(plan, dials);
+  return sewSwatch(set, dials, first, swatch.lengthMm + 1e-6, seed);
+}
+
+/** Both faces of one swatch, with what they show. */
+function Faces(props: {
+  entry: AttemptRecord;
+  drawing: Drawing;
+  of: 'predicted' | 'counted';
+  children: ReactNode;
+}) {
+  const { entry, drawing, of, children } = props;
+  return (
+    <figure>
+      <ScrapStrip
+        {...drawing}
+        id={of}
+        widthPx={720}
+        heightPx={72}
+        label={`Both faces, ${of}: scrap ${entry.number}`}
+      />
+      <figcaption className="soft">{children}</figcaption>
+    </figure>
   );
 }
 

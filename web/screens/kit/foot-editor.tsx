@@ -1,4 +1,5 @@
 import { useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
 import { issuesOf } from '../../../contract/error';
 import { foot as footSchema, footDraft } from '../../../contract/kit';
 import type { FootRecord } from '../../../contract/records';
@@ -198,6 +199,12 @@ export function FootEditor({ foot }: { foot: FootRecord }) {
         title="Goes on"
         pairs={machines.map((machine) => ({ name: machine.name, machine, foot }))}
       />
+      <Link
+        to={`/book?footId=${encodeURIComponent(foot.id)}&verdict=keep`}
+        className="inline-flex min-h-11 items-center text-pencil underline underline-offset-2"
+      >
+        What worked with this foot
+      </Link>
       <NoteField
         label="Note"
         value={foot.note}

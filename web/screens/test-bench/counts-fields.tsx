@@ -10,6 +10,9 @@ const isCount = (value: number | null): value is number =>
 
 /** What is wrong with the counts of a draft, by field; all undefined when nothing is. */
 export function troubleOf(draft: ScrapDraft, words: MarginWords, other: Check | undefined) {
+  const heaped = Object.entries(draft.more).find(
+    ([, { short, over }]) => short + over > (draft.n ?? 0),
+  );
   const whole = 'A whole number, 0 or more.';
   const trouble = {
     n:
@@ -28,8 +31,12 @@ export function troubleOf(draft: ScrapDraft, words: MarginWords, other: Check | 
     !trouble.n && faulty > (draft.n ?? 0)
       ? `${faulty} faults are more than the ${draft.n} counted.`
       : undefined;
-  const first = trouble.n ?? trouble.short ?? trouble.over ?? trouble.also ?? tooMany;
-  return { ...trouble, tooMany, first };
+  const tooManyMore =
+    heaped &&
+    `${heaped[1].short + heaped[1].over} faults of the ${words.checks[heaped[0]] ?? heaped[0]} are more than the ${draft.n ?? 0} counted.`;
+  const first =
+    trouble.n ?? trouble.short ?? trouble.over ?? trouble.also ?? tooMany ?? tooManyMore;
+  return { ...trouble, tooMany, tooManyMore, first };
 }
 
 interface CountsFieldsProps {
@@ -37,6 +44,8 @@ interface CountsFieldsProps {
   readonly counted: Check;
   /** What another drift decides, the back of a binding, is counted beside it. */
   readonly other: Check | undefined;
+  /** The rest, counted only when one wants to. */
+  readonly more: readonly Check[];
   readonly draft: ScrapDraft;
   /** Whether to show what is missing; what contradicts itself is shown at once. */
   readonly tried: boolean;
@@ -46,7 +55,15 @@ interface CountsFieldsProps {
 const orNull = (value: number) => (Number.isNaN(value) ? null : value);
 
 /** How many were sewn, and how many of them fell short or went over; big enough for a knuckle. */
-export function CountsFields({ words, counted, other, draft, tried, set }: CountsFieldsProps) {
+export function CountsFields({
+  words,
+  counted,
+  other,
+  more,
+  draft,
+  tried,
+  set,
+}: CountsFieldsProps) {
   const trouble = troubleOf(draft, words, other);
   return (
     <>
@@ -86,6 +103,53 @@ export function CountsFields({ words, counted, other, draft, tried, set }: Count
           onChange={(over) => set({ over: orNull(over) })}
         />
       )}
+      {more.length > 0 && (
+        <details className="border-b border-line py-1" open={Object.keys(draft.more).length > 0}>
+          <summary className="min-h-8 cursor-pointer">
+            <b>Count more</b>{' '}
+            <span className="text-sm text-soft">
+              · {more.map(({ name }) => words.checks[name] ?? name).join(', ')}
+            </span>
+          </summary>
+          {more.map((check) => (
+            <MoreCounts key={check.name} words={words} check={check} draft={draft} set={set} />
+          ))}
+          {trouble.tooManyMore && (
+            <p role="alert" className="text-sm font-bold text-madder">
+              {trouble.tooManyMore}
+            </p>
+          )}
+        </details>
+      )}
+    </>
+  );
+}
+
+/** A check that is counted when one wants to: how many of the same stitches fell below or above. */
+function MoreCounts(props: {
+  words: MarginWords;
+  check: Check;
+  draft: ScrapDraft;
+  set(patch: Partial<ScrapDraft>): void;
+}) {
+  const { words, check, draft, set } = props;
+  const now = draft.more[check.name] ?? { short: 0, over: 0 };
+  const put = (patch: Partial<typeof now>) =>
+    set({ more: { ...draft.more, [check.name]: { ...now, ...patch } } });
+  const side = (which: 'short' | 'over', fault: string, bound: number) =>
+    Number.isFinite(bound) && (
+      <Stepper
+        label={capital(words.faults[fault]?.short ?? fault)}
+        about={words.faults[fault]?.long ?? ''}
+        value={now[which]}
+        least={0}
+        onChange={(value) => put({ [which]: Number.isNaN(value) ? 0 : value })}
+      />
+    );
+  return (
+    <>
+      {side('short', check.below, check.loMm)}
+      {side('over', check.above, check.hiMm)}
     </>
   );
 }

@@ -16,6 +16,8 @@ export interface ScrapDraft {
   readonly over: number | null;
   /** Faults of the check that another drift decides, where there is one. */
   readonly also: number | null;
+  /** Faults of checks that are counted only when one wants to; by their name. */
+  readonly more: Readonly<Record<string, { readonly short: number; readonly over: number }>>;
   readonly symptoms: readonly SymptomId[];
   readonly verdict: Verdict | null;
   readonly photoId: string | null;
@@ -44,6 +46,7 @@ const blank = (): ScrapDraft => ({
   short: 0,
   over: 0,
   also: 0,
+  more: {},
   symptoms: [],
   verdict: null,
   photoId: null,
@@ -64,6 +67,8 @@ function isDraft(value: unknown): value is ScrapDraft {
     typeof draft.dialValues === 'object' &&
     draft.dialValues !== null &&
     [draft.n, draft.short, draft.over, draft.also].every(isCount) &&
+    typeof draft.more === 'object' &&
+    draft.more !== null &&
     [draft.photoId, draft.sewnOn].every(isWord) &&
     Array.isArray(draft.symptoms) &&
     (draft.symptoms as unknown[]).every((id) => symptomIds.includes(id as SymptomId)) &&

@@ -29,6 +29,7 @@ export function ScrapForm({ bench }: { bench: Bench }) {
   const sewn = margin ? (draft.settings ?? bench.dials) : null;
   const counted = set?.checks.find(({ name }) => name === margin?.countedCheck);
   const other = set?.checks.find(({ source }) => source !== counted?.source);
+  const more = set?.checks.filter((check) => check !== counted && check !== other) ?? [];
   const blocked = Boolean(set && sewn && judge(set, sewn).blocked);
   // What was picked under another finish means nothing under this one.
   const possible = symptomsOf(situationOf(bench)).map(({ id }) => id);
@@ -49,6 +50,10 @@ export function ScrapForm({ bench }: { bench: Bench }) {
     const counts =
       margin && counted && !onlyLooked
         ? [
+            ...more.flatMap(({ name }) => {
+              const faults = draft.more[name];
+              return faults ? [{ check: name, n, ...faults }] : [];
+            }),
             ...(other ? [{ check: other.name, n, short: draft.also ?? 0, over: 0 }] : []),
             { check: counted.name, n, short: draft.short ?? 0, over: draft.over ?? 0 },
           ]
@@ -89,6 +94,7 @@ export function ScrapForm({ bench }: { bench: Bench }) {
           words={margin.words}
           counted={counted}
           other={other}
+          more={more}
           draft={draft}
           tried={tried && !onlyLooked}
           set={setDraft}
