@@ -28,7 +28,7 @@ function UnitSwitch() {
       aria-label="Unit of every length"
       value={preferences?.unit ?? 'mm'}
       onValueChange={(unit) => unit && change('preferences', 'mine', { unit: unit as LengthUnit })}
-      className="flex overflow-hidden rounded-[3px] border border-seam"
+      className="flex shrink-0 overflow-hidden rounded-[3px] border border-seam"
     >
       {lengthUnits.map((unit) => (
         <ToggleGroup.Item
@@ -97,7 +97,7 @@ function NoticeLine() {
 }
 
 const bare =
-  'inline-flex min-h-9 items-center gap-1.5 rounded-[3px] px-2 hover:bg-paper disabled:text-seam disabled:hover:bg-transparent';
+  'inline-flex min-h-9 shrink-0 items-center gap-1.5 rounded-[3px] px-2 hover:bg-paper disabled:text-seam disabled:hover:bg-transparent';
 
 /** The frame around every screen: name, ways, undo, unit, keys. */
 export function Shell() {
@@ -123,7 +123,7 @@ export function Shell() {
   return (
     <div className="flex min-h-screen flex-col lg:h-screen">
       <header className="no-print flex min-h-12 shrink-0 flex-wrap items-center gap-x-4 border-b border-line px-5 xl:flex-nowrap">
-        <NavLink to="/" className="font-head text-xl font-semibold">
+        <NavLink to="/" className="shrink-0 font-head text-xl font-semibold whitespace-nowrap">
           Pin Margin
         </NavLink>
         {/* The edge's screen says here where one is. */}
@@ -131,7 +131,10 @@ export function Shell() {
           id="crumbs"
           className="order-last min-w-0 basis-full pb-1 empty:hidden xl:order-none xl:basis-auto xl:pb-0"
         />
-        <nav aria-label="Rooms" className="flex grow gap-1 xl:justify-end">
+        <nav
+          aria-label="Rooms"
+          className="flex shrink-0 grow gap-1 whitespace-nowrap xl:justify-end"
+        >
           {[
             ['/', 'Projects'],
             ['/cloths', 'Cloth shelf'],

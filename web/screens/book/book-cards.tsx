@@ -13,6 +13,7 @@ import { finishName } from '../../words/finishes';
 import { symptomName } from '../../words/symptoms';
 import { verdictWords } from '../../words/verdicts';
 import { EntrySwatch } from './entry-swatch';
+import { useQuickIndex } from './use-quick-index';
 
 interface BookCardsProps {
   readonly rows: readonly BookRow[];
@@ -27,13 +28,16 @@ interface BookCardsProps {
 export function BookCards({ rows, at, offset, total, onGo }: BookCardsProps) {
   const [back, setBack] = useState(false);
   const index = Math.max(0, at);
+  const quick = useQuickIndex(index);
   const row = rows[index];
   const { data: entry } = useRecord('attempts', row?.id);
   const onKeyDown = (event: KeyboardEvent) => {
     if ((event.target as HTMLElement).matches('input, textarea')) return;
     if (event.key === 'ArrowRight' || event.key === 'ArrowLeft') {
       event.preventDefault();
-      onGo(index + (event.key === 'ArrowRight' ? 1 : -1));
+      const next = quick.now() + (event.key === 'ArrowRight' ? 1 : -1);
+      if (next >= 0 && next < rows.length) quick.went(next);
+      onGo(next);
     }
     if (event.key === ' ') {
       event.preventDefault();

@@ -12,6 +12,7 @@ import {
   type BookColumn,
 } from './book-columns';
 import type { BookLook } from './use-book';
+import { useQuickIndex } from './use-quick-index';
 
 const key = 'pin-margin book columns';
 
@@ -71,13 +72,9 @@ export function BookTable({ rows, look, at, onLook, onGo }: BookTableProps) {
     row?.scrollIntoView({ block: 'nearest' });
     if (row && body.current?.contains(document.activeElement)) row.focus({ preventScroll: true });
   }, [at, rows]);
-  // The address follows a moment behind; keys that come quicker go on from where they had gone.
-  const gone = useRef(at);
-  useEffect(() => {
-    gone.current = at;
-  }, [at]);
+  const quick = useQuickIndex(at);
   const onKeyDown = (event: KeyboardEvent) => {
-    const from = gone.current;
+    const from = quick.now();
     const moves: Readonly<Record<string, number>> = {
       ArrowDown: from + 1,
       ArrowUp: from - 1,
@@ -89,7 +86,7 @@ export function BookTable({ rows, look, at, onLook, onGo }: BookTableProps) {
     const index = moves[event.key];
     if (index === undefined) return;
     event.preventDefault();
-    if (index >= 0 && index < rows.length) gone.current = index;
+    if (index >= 0 && index < rows.length) quick.went(index);
     onGo(index);
   };
 

@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useId, useMemo } from 'react';
 import { finishById } from '../../../core/finish/catalogue';
 import { Impossible } from '../../../core/impossible';
 import { setUpOf } from '../../../core/plan/set-up-of';
@@ -36,13 +36,15 @@ interface EntrySwatchProps {
 /** Both faces of a scrap of the book, as it was counted. */
 export function EntrySwatch({ entry, widthPx, heightPx }: EntrySwatchProps) {
   const drawing = useMemo(() => entryDrawing(entry), [entry]);
+  // The same scrap may be drawn twice on a page, on its card and on the slip.
+  const id = useId();
   if (!drawing) {
     return <p className="text-soft">Nothing was counted, so there is nothing to draw.</p>;
   }
   return (
     <ScrapStrip
       {...drawing}
-      id={`entry-${entry.id}`}
+      id={id}
       widthPx={widthPx}
       heightPx={heightPx}
       label={`Both faces: ${countsInWords(entry)}`}
