@@ -9,7 +9,7 @@ import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { answerErrors } from './http/errors';
-import { refuseForeign, requireJson } from './http/guards';
+import { refuseForeign, refuseZeroBytes, requireJson } from './http/guards';
 import { notFound } from './http/refusal';
 import { bookRoutes } from './routes/book';
 import { computeRoutes } from './routes/compute';
@@ -86,10 +86,11 @@ export function createApp({ store, log, host, clientFolder, fontFile }: AppParts
     await store.database.sequelize.query('SELECT 1');
     response.json({ ok: true });
   });
+  api.use(refuseZeroBytes);
   // Files are sent as they are; everything else is JSON.
   api.use(photoRoutes(store));
   api.use(exchangeRoutes(store));
-  api.use(requireJson, express.json({ limit: '256kb', strict: false }));
+  api.use(requireJson, express.json({ limit: '256kb', strict: false }), refuseZeroBytes);
   api.use('/compute', computeRoutes());
   api.use('/compute', (request) => {
     throw notFound('computation', `${request.method} ${request.path}`);

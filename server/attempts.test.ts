@@ -75,6 +75,7 @@ describe('what an attempt holds', () => {
     ['no day', { sewnOn: 'soon' }, 'sewnOn', /2026-11-25/],
     ['a photo that is not there', { photoId: 'a'.repeat(64) }, 'photoId', /no photo/],
     ['a symptom nobody knows', { symptoms: ['gremlins'] }, 'symptoms.0', /no such symptom/],
+    ['a zero byte', { note: 'a\0b' }, 'note', /zero byte/],
     ['nothing at all', { counts: [] }, 'counts', /Count at least one/],
     ['no dials where there are some', { settings: null }, 'settings', /where the dials stood/],
     [

@@ -6,6 +6,7 @@ import type { BookEntry } from '../../contract/records';
 import { clothFromDescription, type ClothDescription } from '../../core/cloth/describe';
 import { finishById } from '../../core/finish/catalogue';
 import { Impossible, type Issue } from '../../core/impossible';
+import { zeroByteAt, zeroByteMessage } from '../http/zero-bytes';
 import { refuseEmpty, refuseLater } from '../store/attempts';
 import { draftOfRow, type Row } from '../store/journal';
 import type { Change } from '../store/store';
@@ -131,6 +132,8 @@ function judgeRow(
   const { table, place } = row;
   const { id: givenId, createdAt: givenDay, ...fields } = row.record;
   const issues: Issue[] = [...row.issues];
+  const zeroByte = zeroByteAt(row.record);
+  if (zeroByte !== null) issues.push({ path: zeroByte, message: zeroByteMessage });
   const repairs: Issue[] = [...row.repairs];
   const id = givenId === undefined || givenId === null || givenId === '' ? null : givenId;
   if (id !== null) {

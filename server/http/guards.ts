@@ -1,5 +1,6 @@
 import type { NextFunction, Request, Response } from 'express';
 import { Refusal } from './refusal';
+import { zeroByteAt, zeroByteMessage } from './zero-bytes';
 
 /** The names a loopback server goes by. */
 const loopbackNames = ['localhost', '127.0.0.1', '[::1]'];
@@ -50,6 +51,17 @@ export function requireJson(request: Request, _response: Response, next: NextFun
       'not-json',
       'Send JSON, with the header Content-Type: application/json.',
     );
+  }
+  next();
+}
+
+/** Refuses zero bytes in the address and in the body before anyone looks for fields in them. */
+export function refuseZeroBytes(request: Request, _response: Response, next: NextFunction) {
+  const path = /%00/.test(request.url) ? 'address' : zeroByteAt(request.body);
+  if (path !== null) {
+    throw new Refusal(400, 'invalid-request', zeroByteMessage, [
+      { path, message: zeroByteMessage },
+    ]);
   }
   next();
 }
