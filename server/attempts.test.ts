@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import sharp from 'sharp';
-import type { BookPage } from '../contract/book';
 import type { AttemptRecord, PlanRecord } from '../contract/records';
+import { asking, capeSettings } from './scraps.fixture';
 import { startServer, type RunningServer } from './testing.fixture';
 
 let server: RunningServer;
@@ -10,17 +10,8 @@ beforeEach(async () => {
 });
 afterEach(() => server.stop());
 
-const settings = { widthMm: 2.2, lengthMm: 1.8, needlePositionMm: 0.4, guideMm: -1 };
-const scrap = (patch: object = {}) => ({
-  ...{ planId: 'plan-cape', settings, note: '' },
-  counts: [{ check: 'bite', n: 24, short: 1, over: 0 }],
-  ...patch,
-});
-const record = (patch: object = {}) => server.http.post('/api/attempts').send(scrap(patch));
-const book = async (query = '') =>
-  (await server.http.get(`/api/book${query}`).expect(200)).body as BookPage;
-const get = async <T>(path: string) =>
-  (await server.http.get(`/api/${path}`).expect(200)).body as T;
+const { record, book, get } = asking(() => server);
+const settings = capeSettings;
 
 describe('what an attempt holds', () => {
   test('symptoms, verdict, photo, day and what else was set come back, and can be changed', async () => {

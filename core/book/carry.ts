@@ -4,12 +4,10 @@ import { plainLogSigmaSd, plainShiftSdMm } from '../margin/prior';
 import type { Carried } from '../plan/carried';
 import { sameForLearning } from '../plan/same-set-up';
 import {
-  likelihoodOf,
   logPriorOfOffset,
-  logPriorOfSkill,
-  logSkills,
-  logSum,
+  momentsOf,
   normalised,
+  offsetLikelihoodOf,
   offsetsMm,
   quantileOf,
 } from './coarse-grid';
@@ -42,27 +40,12 @@ function offsetOf(
   scraps: readonly BookScrap[],
   read: ReadGuide,
 ): { mm: number; sdMm: number; interval: readonly [number, number] } {
-  const likelihood = likelihoodOf(scraps.flatMap(read));
-  const weights = normalised(
-    offsetsMm.map(
-      (mm, i) =>
-        logPriorOfOffset(mm) +
-        logSum(
-          logSkills.map(
-            (logSkill, row) =>
-              logPriorOfSkill(logSkill) + (likelihood[row * offsetsMm.length + i] ?? 0),
-          ),
-        ),
-    ),
-  );
-  const mm = weights.reduce((sum, weight, i) => sum + weight * (offsetsMm[i] ?? 0), 0);
-  const variance = weights.reduce(
-    (sum, weight, i) => sum + weight * ((offsetsMm[i] ?? 0) - mm) ** 2,
-    0,
-  );
+  const likelihood = offsetLikelihoodOf(scraps.flatMap(read));
+  const weights = normalised(offsetsMm.map((mm, i) => logPriorOfOffset(mm) + (likelihood[i] ?? 0)));
+  const { mean, sd } = momentsOf(offsetsMm, weights);
   return {
-    mm,
-    sdMm: Math.sqrt(variance),
+    mm: mean,
+    sdMm: sd,
     interval: [quantileOf(offsetsMm, weights, tail), quantileOf(offsetsMm, weights, 1 - tail)],
   };
 }

@@ -103,3 +103,26 @@ export function quantileOf(
   }
   return values.at(-1) ?? 0;
 }
+
+/**
+ * Log-likelihood of the counts of one set-up over its offset alone: how steady the hand is, is
+ * integrated out under the plain prior.
+ */
+export function offsetLikelihoodOf(counts: readonly GuideCount[]): number[] {
+  const likelihood = likelihoodOf(counts);
+  const skillLogs = logSkills.map(logPriorOfSkill);
+  return offsetsMm.map((_, i) =>
+    logSum(skillLogs.map((log, row) => log + (likelihood[row * offsetsMm.length + i] ?? 0))),
+  );
+}
+
+/** Mean and standard deviation of values by their weights, which add to 1. */
+export function momentsOf(
+  values: readonly number[],
+  weights: readonly number[],
+): { readonly mean: number; readonly sd: number } {
+  const sum = (of: (value: number) => number) =>
+    weights.reduce((total, weight, i) => total + weight * of(values[i] ?? 0), 0);
+  const mean = sum((value) => value);
+  return { mean, sd: Math.sqrt(sum((value) => (value - mean) ** 2)) };
+}

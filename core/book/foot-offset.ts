@@ -1,10 +1,9 @@
 import {
-  likelihoodOf,
   logPriorOfOffset,
-  logPriorOfSkill,
-  logSkills,
   logSum,
+  momentsOf,
   normalised,
+  offsetLikelihoodOf,
   offsetsMm,
   quantileOf,
 } from './coarse-grid';
@@ -53,17 +52,7 @@ export function footOffset(
   if (cloths < leastCloths) return null;
 
   // Each set-up's likelihood of its own offset, the hand's steadiness integrated out.
-  const ofSetUp = counted.map(({ counts }) => {
-    const likelihood = likelihoodOf(counts);
-    return offsetsMm.map((_, i) =>
-      logSum(
-        logSkills.map(
-          (logSkill, row) =>
-            logPriorOfSkill(logSkill) + (likelihood[row * offsetsMm.length + i] ?? 0),
-        ),
-      ),
-    );
-  });
+  const ofSetUp = counted.map(({ counts }) => offsetLikelihoodOf(counts));
   const logs = offsetsMm.map(() => betweenClothsMm.map(() => 0));
   betweenClothsMm.forEach((between, b) => {
     offsetsMm.forEach((mm, i) => {
@@ -82,17 +71,16 @@ export function footOffset(
   const marginal = offsetsMm.map((_, i) =>
     betweenClothsMm.reduce((sum, _b, b) => sum + at(i, b), 0),
   );
-  const mm = marginal.reduce((sum, weight, i) => sum + weight * (offsetsMm[i] ?? 0), 0);
-  let variance = 0;
-  offsetsMm.forEach((offset, i) =>
-    betweenClothsMm.forEach((between, b) => {
-      variance += at(i, b) * ((offset - mm) ** 2 + between ** 2);
-    }),
+  const { mean: mm, sd } = momentsOf(offsetsMm, marginal);
+  const betweenVariance = betweenClothsMm.reduce(
+    (sum, between, b) =>
+      sum + between ** 2 * offsetsMm.reduce((share, _, i) => share + at(i, b), 0),
+    0,
   );
   return {
     mm,
     interval: [quantileOf(offsetsMm, marginal, tail), quantileOf(offsetsMm, marginal, 1 - tail)],
-    newClothSdMm: Math.sqrt(variance),
+    newClothSdMm: Math.sqrt(sd ** 2 + betweenVariance),
     setUps: counted.length,
     cloths,
   };

@@ -5,6 +5,7 @@ import {
   logPriorOfSkill,
   logSkills,
   logSum,
+  momentsOf,
   normalised,
   offsetsMm,
   quantileOf,
@@ -80,18 +81,14 @@ export function steadinessOf(
     });
   }
   const weights = normalised(logs);
-  const mean = weights.reduce((sum, weight, row) => sum + weight * (logSkills[row] ?? 0), 0);
-  const variance = weights.reduce(
-    (sum, weight, row) => sum + weight * ((logSkills[row] ?? 0) - mean) ** 2,
-    0,
-  );
+  const { mean, sd } = momentsOf(logSkills, weights);
   return {
     factor: Math.exp(mean),
     interval: [
       Math.exp(quantileOf(logSkills, weights, tail)),
       Math.exp(quantileOf(logSkills, weights, 1 - tail)),
     ],
-    logSd: Math.sqrt(variance),
+    logSd: sd,
     scraps: scraps.length,
     stitches,
   };

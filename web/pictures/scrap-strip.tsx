@@ -1,13 +1,10 @@
 import type { FinishMargin, SewingPlan } from '../../core/finish/finish';
 import type { DialSettings } from '../../core/kit/dial-steps';
 import { holeXMm, swingOf } from '../../core/stitch/needle-path';
-import { undriftedMm } from '../../core/margin/check';
 import type { SetUp } from '../../core/margin/set-up';
 import type { Swatch } from '../../core/swatch/swatch';
+import { openedOut, shownThreadMm } from './shown-thread';
 import { SwatchFace } from './swatch-face';
-
-/** A blind hem opened out and pressed is plain cloth. */
-const openedOut = [{ name: 'garment', fromMm: -Infinity, toMm: Infinity, layers: 1 }];
 
 export interface ScrapStripProps {
   /** Unlike any other on the page. */
@@ -28,20 +25,7 @@ export function ScrapStrip(props: ScrapStripProps) {
   const { id, margin, set, plan, dials, swatch, widthPx, heightPx, label } = props;
   const pxPerMm = (widthPx - 20) / Math.max(1, swatch.lengthMm);
   const [first] = margin.references(plan, dials);
-  const hidden = margin.hiddenOnRight?.(plan);
-  const check = set.checks.find(({ name }) => name === hidden?.check);
-  const shownMm =
-    hidden && check
-      ? swatch.stitches.map(({ driftMm }) =>
-          Math.max(
-            0,
-            2 *
-              (undriftedMm(check, dials) +
-                check.k * (driftMm[check.source] ?? 0) -
-                hidden.hiddenMm),
-          ),
-        )
-      : null;
+  const shownMm = shownThreadMm(margin, set, plan, dials, swatch);
   const swing = swingOf(plan.stitch).map((u) => holeXMm(u, plan.stitch, dials) - first.atMm);
   const midMm = (Math.min(...swing) + Math.max(...swing)) / 2;
   const gap = 3;

@@ -1,7 +1,7 @@
 import { format, parseISO } from 'date-fns';
 import { Pin, PinOff, Share } from 'lucide-react';
 import { Link } from 'react-router';
-import { verdicts, type AttemptRecord } from '../../../contract/records';
+import type { AttemptRecord } from '../../../contract/records';
 import { useLengths } from '../../app/lengths-context';
 import { notify } from '../../app/notices';
 import { queryClient } from '../../app/query-client';
@@ -10,11 +10,11 @@ import { Button } from '../../controls/button';
 import { NoteField } from '../../controls/note-field';
 import { PhotoField } from '../../controls/photo-field';
 import { RemoveButton } from '../../controls/remove-button';
+import { VerdictChoice } from '../../controls/verdict-choice';
 import { countsInWords } from '../../words/counts';
 import { dialName } from '../../words/dials';
 import { finishName } from '../../words/finishes';
 import { symptomName } from '../../words/symptoms';
-import { verdictWords } from '../../words/verdicts';
 import { EntrySwatch } from './entry-swatch';
 import type { BookRow } from '../../../contract/book';
 import { swings } from '../../../core/stitch/needle-path';
@@ -98,23 +98,10 @@ function Page({ entry, edgeId }: { entry: AttemptRecord; edgeId: string | null }
           </ul>
         </details>
       )}
-      <div role="group" aria-label="Verdict" className="grid grid-cols-3 gap-1.5 pb-2">
-        {verdicts.map((verdict) => {
-          const { name, sign, look } = verdictWords[verdict];
-          const chosen = entry.verdict === verdict;
-          return (
-            <button
-              key={verdict}
-              type="button"
-              aria-pressed={chosen}
-              className={`min-h-10 rounded-[3px] border bg-slip text-sm ${chosen ? `border-2 font-bold ${look}` : 'border-seam hover:bg-cloth'}`}
-              onClick={() => changeScrap(entry.id, { verdict: chosen ? null : verdict })}
-            >
-              {sign} {name}
-            </button>
-          );
-        })}
-      </div>
+      <VerdictChoice
+        value={entry.verdict}
+        onChange={(verdict) => changeScrap(entry.id, { verdict })}
+      />
       <NoteField
         label="Note"
         value={entry.note}

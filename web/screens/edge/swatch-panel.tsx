@@ -5,6 +5,7 @@ import { useLengths } from '../../app/lengths-context';
 import { LineChoice } from '../../controls/line-choice';
 import { Button } from '../../controls/button';
 import { NumbersTable } from '../../pictures/numbers-table';
+import { openedOut, shownThreadMm } from '../../pictures/shown-thread';
 import { SwatchFace, type Lock } from '../../pictures/swatch-face';
 import { TwoFaces } from '../../pictures/two-faces';
 import { about, counted } from '../../words/number';
@@ -12,9 +13,6 @@ import type { Bench } from './bench';
 
 /** A hand's length of scrap. */
 const lengthMm = 100;
-
-/** A blind hem opened out and pressed is plain cloth. */
-const openedOut = [{ name: 'garment', fromMm: -Infinity, toMm: Infinity, layers: 1 }];
 
 const locks: readonly (readonly [Lock, string, string])[] = [
   ['inside', 'balanced', 'The threads lock inside the cloth.'],
@@ -43,14 +41,7 @@ export function SwatchPanel({ bench }: { bench: Bench }) {
   }
   const { words } = margin;
   const [first] = margin.references(plan, dials);
-  const hidden = margin.hiddenOnRight?.(plan);
-  const check = judgement.checks.find(({ name }) => name === hidden?.check);
-  const shownMm =
-    hidden && check
-      ? swatch.stitches.map(({ driftMm }) =>
-          Math.max(0, 2 * (check.v0Mm + check.k * (driftMm[check.source] ?? 0) - hidden.hiddenMm)),
-        )
-      : null;
+  const shownMm = set ? shownThreadMm(margin, set, plan, dials, swatch) : null;
   const swing = swingOf(plan.stitch).map((u) => holeXMm(u, plan.stitch, dials) - first.atMm);
   // With the edge in sight where it lies near enough.
   const seen = Math.max(...swing.map(Math.abs)) < 8 && !first.onlyBefore ? [...swing, 0] : swing;
@@ -78,7 +69,7 @@ export function SwatchPanel({ bench }: { bench: Bench }) {
       <TwoFaces
         titles={{
           up: 'The side that was up',
-          under: hidden ? 'Right side, opened out' : 'The under side',
+          under: shownMm ? 'Right side, opened out' : 'The under side',
         }}
         lengthMm={lengthMm}
         empty={shownMm?.every((mm) => mm === 0) ? { under: 'nothing shows' } : {}}

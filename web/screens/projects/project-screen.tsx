@@ -76,7 +76,11 @@ function EdgeRow({
       </Link>
       <RemoveButton
         what={`edge “${edge.name}”`}
-        consequence={`Its ${counted(attempts.length, 'scrap')} ${attempts.length === 1 ? 'goes' : 'go'} with it.`}
+        consequence={
+          attempts.length === 0
+            ? 'No scrap was sewn for it.'
+            : `Its ${counted(attempts.length, 'scrap')} ${attempts.length === 1 ? 'stays' : 'stay'} in the sample book.`
+        }
         onRemove={() => remove.mutate(edge)}
       />
     </li>

@@ -55,7 +55,7 @@ export function ProjectsScreen() {
                 </div>
                 <RemoveButton
                   what={`project “${project.name}”`}
-                  consequence={`Its ${counted(own.length, 'edge')} and their scraps go with it.`}
+                  consequence={`Its ${counted(own.length, 'edge')} ${own.length === 1 ? 'goes' : 'go'} with it; what was sewn stays in the sample book.`}
                   onRemove={() => remove.mutate(project)}
                 />
               </div>

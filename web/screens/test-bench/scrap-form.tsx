@@ -2,14 +2,14 @@ import { useState } from 'react';
 import { localDay } from '../../../core/book/day';
 import { symptomsOf } from '../../../core/diagnose/symptom';
 import { judge } from '../../../core/plan/judge';
-import { verdicts, type AttemptDraft, type Verdict } from '../../../contract/records';
+import type { AttemptDraft } from '../../../contract/records';
 import { ApiError } from '../../app/api';
 import { notify } from '../../app/notices';
 import { useCreate } from '../../app/records';
 import { Button } from '../../controls/button';
 import { DayField } from '../../controls/day-field';
 import { PhotoField } from '../../controls/photo-field';
-import { verdictWords } from '../../words/verdicts';
+import { VerdictChoice } from '../../controls/verdict-choice';
 import type { Bench } from '../edge/bench';
 import { CountsFields, troubleOf } from './counts-fields';
 import { useScrapDraft } from './scrap-draft';
@@ -160,34 +160,5 @@ export function ScrapForm({ bench }: { bench: Bench }) {
         Record scrap {number}
       </Button>
     </form>
-  );
-}
-
-/** Keep, nearly, no: one of three, or none yet; pressing again takes it back. */
-function VerdictChoice(props: { value: Verdict | null; onChange(value: Verdict | null): void }) {
-  const { value, onChange } = props;
-  return (
-    <div
-      role="group"
-      aria-label="Your verdict"
-      className="grid grid-cols-3 gap-1.5 border-b border-line py-1.5"
-    >
-      {verdicts.map((verdict) => {
-        const { name, sign, look } = verdictWords[verdict];
-        const chosen = value === verdict;
-        return (
-          <button
-            key={verdict}
-            type="button"
-            aria-pressed={chosen}
-            className={`min-h-11 rounded-[3px] border bg-slip ${chosen ? `border-2 font-bold ${look}` : 'border-seam hover:bg-cloth'}`}
-            onClick={() => onChange(chosen ? null : verdict)}
-          >
-            <span aria-hidden>{sign} </span>
-            {name}
-          </button>
-        );
-      })}
-    </div>
   );
 }
