@@ -75,7 +75,12 @@ export function YourHand() {
   });
   if (!skills) return <p className="p-5 text-soft">Reading the book…</p>;
   return (
-    <div className="min-h-0 grow overflow-y-auto px-5 py-3">
+    <div
+      role="region"
+      aria-label="Your hand"
+      tabIndex={0}
+      className="min-h-0 grow overflow-y-auto px-5 py-3"
+    >
       <p className="max-w-prose text-soft">
         How widely your edge wanders, against the starting guess for a steady hand: 1 is as guessed,
         less is steadier. The band holds nine chances of ten. Each set-up’s own offset is taken out

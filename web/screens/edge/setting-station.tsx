@@ -170,9 +170,8 @@ function DialSlip({ bench, finishMargin }: { bench: Bench; finishMargin: FinishM
         machineId={machine.id}
         footId={foot.id}
       />
-      <Suspense>
-        <WorkedPanel bench={bench} />
-      </Suspense>
+      {/* Fetched once there is a setting to start from; what is set comes first. */}
+      <Suspense>{settings && <WorkedPanel bench={bench} />}</Suspense>
       <p className="hidden text-sm print:block">
         {machine.name}, {foot.name}; {bench.cloth.name}
         {margin && judgement && (

@@ -1,4 +1,3 @@
-import { format, parseISO } from 'date-fns';
 import type { WorkedBefore } from '../../../contract/book';
 import { dialField, dialTravel, snapToDial, type Dial } from '../../../core/kit/dial-steps';
 import { judge } from '../../../core/plan/judge';
@@ -11,6 +10,8 @@ import { counted, ofHundred } from '../../words/number';
 import type { Bench } from './bench';
 
 const dials = Object.keys(dialField) as Dial[];
+/** The browser's own: the setting is shown before a package for dates is fetched. */
+const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeZone: 'UTC' });
 type Nearest = WorkedBefore['nearest'][number];
 
 /** A kept setting, set to this machine's steps; what is expected of it here. */
@@ -37,8 +38,7 @@ function Kept({ bench, near, first }: { bench: Bench; near: Nearest; first: bool
         </b>{' '}
         <span className="text-sm text-soft">
           {pinnedHere && <b className="text-pencil">pinned · </b>}
-          {attempt.names.cloth},{' '}
-          {format(parseISO(attempt.sewnOn ?? attempt.createdAt), 'd MMM yyyy')}
+          {attempt.names.cloth}, {day.format(new Date(attempt.sewnOn ?? attempt.createdAt))}
         </span>
       </p>
       <p className="text-sm text-soft">{likenessInWords(likeness)}</p>

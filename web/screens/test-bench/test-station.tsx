@@ -43,7 +43,7 @@ export function TestTable({ bench }: { bench: Bench }) {
       <Tabs.Content value="scrap" tabIndex={-1} className="min-h-0 grow overflow-y-auto">
         <NextScrap bench={bench} />
       </Tabs.Content>
-      <Tabs.Content value="beside" tabIndex={-1} className="min-h-0 grow overflow-y-auto">
+      <Tabs.Content value="beside" tabIndex={0} className="min-h-0 grow overflow-y-auto">
         <Suspense>
           <SideBySide bench={bench} />
         </Suspense>
