@@ -51,6 +51,17 @@ export function startingValuesOf(finish: Finish, request: WorkRequest): Starting
   return [...own, ...rest.filter(({ id }) => !own.some((value) => value.id === id))];
 }
 
+/**
+ * What is set and put in beside the solved dials; all of it for a finish that has none.
+ *
+ * @throws Impossible for a wish that contradicts itself
+ */
+export function valuesBesideDials(finish: Finish, request: WorkRequest): StartingValue[] {
+  const values = startingValuesOf(finish, request);
+  if (!finish.margin(request.wish.variant)) return values;
+  return values.filter(({ id }) => id !== 'length' && id !== 'width');
+}
+
 /** How often the work goes to another machine or foot, beyond the first. */
 export function machineChanges(steps: readonly WorkStep[]): number {
   const stations = steps.flatMap(({ at }) =>

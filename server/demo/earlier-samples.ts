@@ -3,7 +3,7 @@ import type { FoldWish } from '../../core/finish/fold-request';
 import type { SymptomId } from '../../core/diagnose/symptom';
 import { startingNeedle } from '../../core/kit/needle';
 import { workAids } from '../../core/plan/aids';
-import { startingValuesOf } from '../../core/plan/work';
+import { valuesBesideDials } from '../../core/plan/work';
 import type { Pattern } from '../../core/stitch/stitch';
 import type { BookEntry, Verdict } from '../../contract/records';
 import { sewingPlan } from '../../contract/plan';
@@ -142,7 +142,7 @@ function scrapsOf(one: Earlier): BookEntry[] {
     needleSize: startingNeedle(properties.weightGsm).size,
     aids: workAids(foot.kind, {}),
   });
-  const values = startingValuesOf(finish, {
+  const values = valuesBesideDials(finish, {
     wish: one.fold,
     cloth: properties,
     edge: { ...edge, closed: false, cornered: false, thickestTimes: 1 },

@@ -1,11 +1,14 @@
 import type { Comparison } from '../../core/diagnose/told-apart';
 import type { Likeness } from '../../core/book/nearest';
+import { sewingPlan } from '../../contract/plan';
 import { lengthsFor } from '../app/lengths';
 import { listed, movedInWords, toldApart, type ComparisonWords } from './comparison';
 import { countsInWords } from './counts';
 import { enoughInWords } from './enough';
 import { likenessInWords } from './likeness';
+import { setValuesInWords } from './set-values';
 import { symptomName } from './symptoms';
+import { examplePlan } from '../../core/plan/example.fixture';
 import { alongGuidance } from './facts';
 
 const words: ComparisonWords = {
@@ -115,6 +118,32 @@ describe('counts', () => {
     ['serged', [], 'looked at, not counted'],
     ['serged', [{ check: 'bite', n: 3, short: 0, over: 0 }], 'Counted for another finish.'],
   ])('%s %j', (finish, counts, text) => expect(countsInWords({ finish, counts })).toBe(text));
+});
+
+describe('what else was set', () => {
+  const entry = {
+    finish: 'serged',
+    setUp: sewingPlan.parse({
+      ...examplePlan,
+      fold: { variant: 'four-thread', seamAllowanceMm: 10 },
+    }),
+  };
+  test('names of the finish, lengths in the person’s unit, numbers rounded, words as they are', () => {
+    const dialValues = { differential: 1.23456, 'cutting-width': 6, loopers: 'meeting', gone: 'x' };
+    const said = setValuesInWords({ ...entry, dialValues }, words.lengths);
+    expect(said).toEqual([
+      ['Differential feed', '1.23'],
+      ['Cutting width', '6 mm'],
+      ['Loopers', 'meeting'],
+      ['gone', 'x'],
+    ]);
+  });
+
+  test('a set-up that is refused today keeps its values by their ids', () => {
+    const broken = { ...entry, setUp: { ...entry.setUp, fold: { variant: 'nowhere' } } };
+    const said = setValuesInWords({ ...broken, dialValues: { differential: 1 } }, words.lengths);
+    expect(said).toEqual([['differential', '1']]);
+  });
 });
 
 test('names in a sentence', () => {

@@ -10,6 +10,7 @@ import { useBox } from '../../pictures/use-box';
 import { countsInWords } from '../../words/counts';
 import { dialName } from '../../words/dials';
 import { finishName } from '../../words/finishes';
+import { setValuesInWords } from '../../words/set-values';
 import { symptomName } from '../../words/symptoms';
 import { verdictWords } from '../../words/verdicts';
 import { EntrySwatch } from './entry-swatch';
@@ -106,7 +107,8 @@ function Head({ entry }: { entry: AttemptRecord }) {
 
 /** What one wants to know at the machine. */
 function Face({ entry }: { entry: AttemptRecord }) {
-  const { fine, fineNumber, unit } = useLengths();
+  const lengths = useLengths();
+  const { fine, fineNumber, unit } = lengths;
   const [ref, { width }] = useBox<HTMLDivElement>();
   const { settings, setUp, names } = entry;
   return (
@@ -139,9 +141,9 @@ function Face({ entry }: { entry: AttemptRecord }) {
         </dl>
       ) : (
         <ul className="grid grid-cols-2 gap-x-6">
-          {Object.entries(entry.dialValues).map(([id, value]) => (
-            <li key={id}>
-              <span className="text-soft">{id}</span> <b>{value}</b>
+          {setValuesInWords(entry, lengths).map(([name, value]) => (
+            <li key={name}>
+              <span className="text-soft">{name}</span> <b>{value}</b>
             </li>
           ))}
         </ul>

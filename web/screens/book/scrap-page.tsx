@@ -14,6 +14,7 @@ import { VerdictChoice } from '../../controls/verdict-choice';
 import { countsInWords } from '../../words/counts';
 import { dialName } from '../../words/dials';
 import { finishName } from '../../words/finishes';
+import { setValuesInWords } from '../../words/set-values';
 import { symptomName } from '../../words/symptoms';
 import { EntrySwatch } from './entry-swatch';
 import type { BookRow } from '../../../contract/book';
@@ -35,7 +36,8 @@ export function ScrapPage({ row }: { row: BookRow }) {
 function Page({ entry, edgeId }: { entry: AttemptRecord; edgeId: string | null }) {
   const lengths = useLengths();
   const remove = useRemove('attempts');
-  const { names, settings, setUp, symptoms, dialValues } = entry;
+  const { names, settings, setUp, symptoms } = entry;
+  const values = setValuesInWords(entry, lengths);
   const share = async () => {
     const { sharePage } = await import('./share-page');
     const html = await sharePage(entry, lengths);
@@ -86,13 +88,13 @@ function Page({ entry, edgeId }: { entry: AttemptRecord; edgeId: string | null }
         <dt className="text-soft">Foot</dt>
         <dd>{names.foot}</dd>
       </dl>
-      {Object.keys(dialValues).length > 0 && (
+      {values.length > 0 && (
         <details className="pb-2 text-sm">
           <summary className="min-h-8 cursor-pointer text-soft">What else was set</summary>
           <ul>
-            {Object.entries(dialValues).map(([id, value]) => (
-              <li key={id}>
-                {id}: <b>{value}</b>
+            {values.map(([name, value]) => (
+              <li key={name}>
+                {name}: <b>{value}</b>
               </li>
             ))}
           </ul>

@@ -9,6 +9,7 @@ import { ScrapStrip } from '../../pictures/scrap-strip';
 import { countsInWords } from '../../words/counts';
 import { dialName } from '../../words/dials';
 import { finishName } from '../../words/finishes';
+import { setValuesInWords } from '../../words/set-values';
 import { symptomName } from '../../words/symptoms';
 import { verdictWords } from '../../words/verdicts';
 import { entryDrawing } from './entry-swatch';
@@ -51,10 +52,7 @@ function SharePage({ entry, lengths, photo }: SharePageProps) {
           [dialName('guide', setUp.foot.guidance), fine(settings.guideMm)],
         ] as [string, string][])
       : []),
-    ...Object.entries(entry.dialValues).map(([id, value]): [string, string] => [
-      id.charAt(0).toUpperCase() + id.slice(1),
-      String(value),
-    ]),
+    ...setValuesInWords(entry, lengths).map(([name, value]): [string, string] => [name, value]),
     ['Counted', countsInWords(entry)],
     ...(symptoms.length > 0
       ? [['Seen', symptoms.map(symptomName).join(', ')] as [string, string]]

@@ -1,4 +1,4 @@
-import { startingValuesOf } from '../../../core/plan/work';
+import { valuesBesideDials } from '../../../core/plan/work';
 import { useLengths } from '../../app/lengths-context';
 import { factInWords } from '../../words/facts';
 import { memo } from 'react';
@@ -14,9 +14,7 @@ export const PutIn = memo(function PutIn({
   readonly request: WorkRequest;
 }) {
   const lengths = useLengths();
-  const values = startingValuesOf(finish, request).filter(
-    ({ id }) => id !== 'length' && id !== 'width',
-  );
+  const values = valuesBesideDials(finish, request);
   return (
     <section className="mt-2 border-t border-line" aria-labelledby="put-in">
       <h3 id="put-in" className="pt-2 text-sm text-soft">

@@ -1,5 +1,5 @@
 import type { StartingValue } from '../../../core/finish/finish';
-import { startingValuesOf } from '../../../core/plan/work';
+import { valuesBesideDials } from '../../../core/plan/work';
 import type { Bench } from '../edge/bench';
 import type { ScrapDraft } from './scrap-draft';
 
@@ -16,7 +16,7 @@ export function setValuesOf(
   draft: Pick<ScrapDraft, 'dialValues'>,
 ): SetValue[] {
   const last = attempts.at(-1);
-  return startingValuesOf(finish, request).map((value) => {
+  return valuesBesideDials(finish, request).map((value) => {
     const before = (last?.finish === finish.id ? last.dialValues[value.id] : null) ?? value.value;
     return { ...value, before, now: draft.dialValues[value.id] ?? before };
   });
