@@ -35,9 +35,10 @@ test('a felled seam crosses a leg: what the foot meets, and where to begin', asy
   await expect(verdict).toContainText('Start at 299 mm');
   await page.reload();
   await expect(verdict).toContainText('Start at 299 mm');
-  expect((await app.api<Edge>('edges/edge-tunic')).crossings).toEqual([
-    { kind: 'felled', atMm: 0, widthMm: 16 },
-  ]);
+  // Shown at once, stored a moment later.
+  await expect
+    .poll(async () => (await app.api<Edge>('edges/edge-tunic')).crossings)
+    .toEqual([{ kind: 'felled', atMm: 0, widthMm: 16 }]);
   await seams.getByRole('button', { name: 'Remove seam 1' }).click();
   await expect(page.getByText('No seam crosses this edge yet.', { exact: false })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
