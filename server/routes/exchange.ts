@@ -88,8 +88,7 @@ export function exchangeRoutes(store: Store): Router {
 
   router.post('/import/preview', file, async (request, response) => {
     const bytes = bytesOf(request);
-    // Nothing is written, so nothing is journalled.
-    response.json(shown(await store.change('look', (change) => judged(change, bytes))));
+    response.json(shown(await store.reading((change) => judged(change, bytes))));
   });
 
   router.post('/import', file, async (request, response) => {

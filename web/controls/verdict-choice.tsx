@@ -11,14 +11,14 @@ export function VerdictChoice({ value, onChange }: VerdictChoiceProps) {
   return (
     <div role="group" aria-label="Your verdict" className="grid grid-cols-3 gap-1.5 py-1.5">
       {verdicts.map((verdict) => {
-        const { name, sign, look } = verdictWords[verdict];
+        const { name, sign, text, frame } = verdictWords[verdict];
         const chosen = value === verdict;
         return (
           <button
             key={verdict}
             type="button"
             aria-pressed={chosen}
-            className={`min-h-11 rounded-[3px] border bg-slip ${chosen ? `border-2 font-bold ${look}` : 'border-seam hover:bg-cloth'}`}
+            className={`min-h-11 rounded-[3px] border bg-slip ${chosen ? `border-2 font-bold ${frame} ${text}` : 'border-seam hover:bg-cloth'}`}
             onClick={() => onChange(chosen ? null : verdict)}
           >
             <span aria-hidden>{sign} </span>

@@ -28,7 +28,7 @@ interface BeliefChartProps {
   /** Lengths are shown in the person's unit; anything else as it is. */
   readonly isLength: boolean;
   /** A level to compare with: no offset, the rule's steadiness. */
-  readonly level?: { readonly at: number; readonly name: string };
+  readonly level?: number;
   readonly colour?: string;
 }
 
@@ -84,10 +84,10 @@ export function BeliefChart(props: BeliefChartProps) {
               points.map(({ middle }) => shown(middle)),
               { borderColor: colour, borderWidth: 2.5, pointRadius: 4, backgroundColor: colour },
             ),
-            ...(level
+            ...(level !== undefined
               ? [
                   line(
-                    points.map(() => shown(level.at)),
+                    points.map(() => shown(level)),
                     { borderColor: '#57534a', borderDash: [5, 4], fill: false },
                   ),
                 ]

@@ -29,7 +29,7 @@ export function listed(names: readonly string[]): string {
 }
 
 /** What moved from one scrap to the next: “width 2.5 → 3.0”. */
-export function movedInWords({ moved }: Comparison, words: ComparisonWords): string {
+export function movedInWords({ moved }: Pick<Comparison, 'moved'>, words: ComparisonWords): string {
   if (moved.length === 0) return 'same setting';
   return moved
     .map(({ dial, from, to }) => {

@@ -5,7 +5,7 @@ import type { BookEntry } from '../../contract/records';
 export function countsInWords({
   finish: finishId,
   counts,
-}: Pick<BookEntry, 'finish' | 'counts'> & { readonly setUp?: unknown }): string {
+}: Pick<BookEntry, 'finish' | 'counts'>): string {
   if (counts.length === 0) return 'looked at, not counted';
   const finish = finishById(finishId);
   const margin = finish?.variants

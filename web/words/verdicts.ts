@@ -1,10 +1,13 @@
 import type { Verdict } from '../../contract/records';
 
-/** What a verdict is called, its sign, and how it looks; never by colour alone. */
+/** What a verdict is called, its sign, and its colour as text and as frame; never colour alone. */
 export const verdictWords: Readonly<
-  Record<Verdict, { readonly name: string; readonly sign: string; readonly look: string }>
+  Record<
+    Verdict,
+    { readonly name: string; readonly sign: string; readonly text: string; readonly frame: string }
+  >
 > = {
-  keep: { name: 'Keep', sign: '✓', look: 'border-moss text-moss' },
-  nearly: { name: 'Nearly', sign: '≈', look: 'border-ochre text-ochre' },
-  no: { name: 'No', sign: '✕', look: 'border-madder text-madder' },
+  keep: { name: 'Keep', sign: '✓', text: 'text-moss', frame: 'border-moss' },
+  nearly: { name: 'Nearly', sign: '≈', text: 'text-ochre', frame: 'border-ochre' },
+  no: { name: 'No', sign: '✕', text: 'text-madder', frame: 'border-madder' },
 };

@@ -97,7 +97,7 @@ function Head({ entry }: { entry: AttemptRecord }) {
     <div className="flex items-baseline justify-between gap-4">
       <h2 className="text-3xl break-words">{finishName(entry.finish, entry.setUp.fold.variant)}</h2>
       {verdict && (
-        <b className={`shrink-0 text-xl ${verdict.look.split(' ')[1]}`}>
+        <b className={`shrink-0 text-xl ${verdict.text}`}>
           {verdict.sign} {verdict.name}
         </b>
       )}

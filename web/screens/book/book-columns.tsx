@@ -42,9 +42,7 @@ export function bookColumns({ fineNumber }: Lengths) {
   const cells: Readonly<Record<BookColumn, (row: BookRow) => React.ReactNode>> = {
     sewnOn: (row) => format(parseISO(row.sewnOn ?? row.createdAt), 'd MMM yyyy'),
     verdict: ({ verdict, pinned }) => (
-      <span
-        className={`whitespace-nowrap ${verdict ? verdictWords[verdict].look.split(' ')[1] : 'text-soft'}`}
-      >
+      <span className={`whitespace-nowrap ${verdict ? verdictWords[verdict].text : 'text-soft'}`}>
         {verdict ? (
           <b>
             {verdictWords[verdict].sign} {verdictWords[verdict].name}

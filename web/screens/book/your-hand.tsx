@@ -47,7 +47,7 @@ function Guidance({ skill }: { skill: Skill }) {
           <BeliefChart
             name="Spread against the rule"
             isLength={false}
-            level={{ at: 1, name: 'the starting guess' }}
+            level={1}
             points={periods.map(({ fromDay, toDay, factor, interval }) => ({
               at:
                 fromDay === toDay

@@ -57,7 +57,7 @@ function Row(props: {
             <b className="text-moss"> ✓ kept</b>
           ) : (
             verdict && (
-              <b className={verdict.look.split(' ')[1]}>
+              <b className={verdict.text}>
                 {' '}
                 {verdict.sign} {verdict.name.toLowerCase()}
               </b>
@@ -154,7 +154,6 @@ export function ScrapList({ bench }: { bench: Bench }) {
                       to: next.change.toMm,
                     },
                   ],
-                  ...{ came: [], went: [], together: [], netMm: null, aloneMm: {} },
                 },
                 words,
               ),

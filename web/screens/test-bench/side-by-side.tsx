@@ -133,12 +133,7 @@ export function SideBySide({ bench }: { bench: Bench }) {
         <section aria-label="What is known of your hand" className="pb-2">
           <h2 className="text-xl">What each scrap told</h2>
           <div className="grid h-44 grid-cols-2 gap-3">
-            <BeliefChart
-              name="Offset"
-              points={points('shift')}
-              isLength
-              level={{ at: 0, name: 'none' }}
-            />
+            <BeliefChart name="Offset" points={points('shift')} isLength level={0} />
             <BeliefChart name="Spread" points={points('sigma')} isLength colour="#3f5c2a" />
           </div>
         </section>
@@ -160,7 +155,7 @@ export function SideBySide({ bench }: { bench: Bench }) {
                     : 'The first with this finish'}
                 </b>
                 {verdict && (
-                  <b className={verdict.look.split(' ')[1]}>
+                  <b className={verdict.text}>
                     {verdict.sign} {verdict.name.toLowerCase()}
                   </b>
                 )}
