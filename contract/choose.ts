@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { wishNames } from '../core/choose/request';
 import { footKinds } from '../core/kit/foot-kind';
-import { edgeShapes } from '../core/plan/edge-shape';
+import { edgeShapes } from '../core/edge/shape';
 import { clothProperties } from './cloth';
 import { foot, machine } from './kit';
 import { within } from './number';

@@ -28,9 +28,14 @@ export const machine = z
     needleStepMm: stepMm,
     plateHoleMm: intervalMm.nullish(),
     presserLiftMm: presserLiftMm.nullish(),
+    presserLiftHighMm: presserLiftMm.nullish(),
     lengthMeans: z.enum(['stitch', 'repeat']).optional(),
     patterns: z.array(z.enum(patterns)).min(1, 'A machine has at least one stitch.').nullish(),
     shanks: z.array(shank).max(shanks.length).nullish(),
+  })
+  .refine((it) => (it.presserLiftHighMm ?? Infinity) >= (it.presserLiftMm ?? 0), {
+    path: ['presserLiftHighMm'],
+    error: 'The higher lift is not less than the ordinary one.',
   })
   .refine((it) => it.lengthStepMm <= it.maxLengthMm, {
     path: ['lengthStepMm'],

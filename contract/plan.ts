@@ -1,6 +1,7 @@
 import * as z from 'zod';
+import { purposes } from '../core/edge/purpose';
 import { anchors, patterns } from '../core/stitch/stitch';
-import type { SewingPlan } from '../core/finish/finish';
+import type { SewingPlan } from '../core/finish/sewing-plan';
 import type { DialSettings } from '../core/kit/dial-steps';
 import { clothProperties } from './cloth';
 import { foot, machine } from './kit';
@@ -28,6 +29,7 @@ export const stitch = z.strictObject({
   anchor: z.enum(anchors),
   runStitches: z.int('A whole number of stitches is needed.').min(1).max(40).default(5),
   mirror: z.boolean().optional(),
+  twinGapMm: within(1, 9, ' mm').nullish(),
 });
 
 export const faultWeights = z
@@ -50,9 +52,15 @@ export const dialSettings = z.strictObject({
 export const edgeLengthMm = within(10, 100_000, ' mm');
 export const minRadiusMm = within(1, 100_000, ' mm').nullable();
 
+export const purpose = z.enum(purposes, { error: `A purpose is one of ${purposes.join(', ')}.` });
+
 const planFields = {
   cloth: clothProperties,
-  edge: z.strictObject({ lengthMm: edgeLengthMm, minRadiusMm: minRadiusMm.default(null) }),
+  edge: z.strictObject({
+    lengthMm: edgeLengthMm,
+    minRadiusMm: minRadiusMm.default(null),
+    purpose: purpose.optional(),
+  }),
   fold: foldWish,
   machine,
   foot,

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { lengthUnits } from '../core/measure/unit';
 import { symptomIds } from '../core/diagnose/symptom';
-import { edgeShapes } from '../core/plan/edge-shape';
+import { edgeShapes } from '../core/edge/shape';
 import { clothDraft, clothProperties } from './cloth';
 import { footDraft, machineDraft, needleDraft, threadDraft } from './kit';
 import {

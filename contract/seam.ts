@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { usualPresserLiftMm } from '../core/kit/machine';
 import { crossingKinds, type Crossing } from '../core/seam/crossing';
 import { clothProperties } from './cloth';
 import { within } from './number';
@@ -25,5 +26,10 @@ export const crossingsRequest = z.strictObject({
   sole: z
     .strictObject({ toeMm: within(2, 60, ' mm'), heelMm: within(2, 60, ' mm') })
     .default({ toeMm: 12, heelMm: 14 }),
-  presserLiftMm: presserLiftMm.default(6),
+  presserLiftMm: presserLiftMm.default(usualPresserLiftMm),
+  /** With the lever pushed further; two millimetres more when nobody said. */
+  presserLiftHighMm: presserLiftMm.nullish(),
+}).refine(({ presserLiftMm: low, presserLiftHighMm: high }) => (high ?? low) >= low, {
+  path: ['presserLiftHighMm'],
+  error: 'The higher lift is not less than the ordinary one.',
 });

@@ -1,4 +1,4 @@
-import type { SewingPlan } from '../finish/finish';
+import type { SewingPlan } from '../finish/sewing-plan';
 import type { Guidance } from '../kit/foot';
 import { plainLogSigmaSd, plainShiftSdMm } from '../margin/prior';
 import type { Carried } from '../plan/carried';

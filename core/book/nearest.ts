@@ -1,5 +1,5 @@
 import type { Cloth } from '../cloth/cloth';
-import type { SewingPlan } from '../finish/finish';
+import type { SewingPlan } from '../finish/sewing-plan';
 
 /** A setting that was kept, with what it was sewn on. */
 export interface KeptSetting {

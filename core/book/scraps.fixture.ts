@@ -1,5 +1,5 @@
 import { blindHem } from '../finish/blind-hem';
-import type { SewingPlan } from '../finish/finish';
+import type { SewingPlan } from '../finish/sewing-plan';
 import { sewSample, type KnownHand } from '../margin/sewist';
 import { examplePlan } from '../plan/example.fixture';
 import { ruleSpreads, setUpOf } from '../plan/set-up-of';

@@ -1,5 +1,5 @@
 import { finishById } from '../finish/catalogue';
-import type { SewingPlan } from '../finish/finish';
+import type { SewingPlan } from '../finish/sewing-plan';
 import type { Guidance } from '../kit/foot';
 import type { DialSettings } from '../kit/dial-steps';
 import { Impossible } from '../impossible';

@@ -1,33 +1,58 @@
-import { crossingLayers, pressedShare } from '../fold/stack';
-import { layersAt } from '../fold/layer';
-import type { Finish, FoldPlan, Nature, WorkRequest } from '../finish/finish';
-import { completed, type FoldWish } from '../finish/fold-request';
-import { isClosed } from '../plan/edge-shape';
-import { foldPlanOf, wishForVariant } from '../plan/fold-plan';
+import type { Cloth } from '../cloth/cloth';
+import { isClosed } from '../edge/shape';
+import type { OldHemSewing } from '../edge/state';
+import type { Fact } from '../finish/fact';
+import type { Finish } from '../finish/finish';
+import type { FoldPlan } from '../finish/fold-plan';
+import type { FoldWish } from '../finish/fold-request';
+import type { Nature } from '../finish/nature';
+import type { WorkRequest } from '../finish/work';
+import { crossingLayers } from '../fold/stack';
+import { liftsOf, type Machine } from '../kit/machine';
+import { ownFootOf } from '../kit/own-foot';
+import { foldPlanOf } from '../plan/fold-plan';
 import { kitGaps } from '../plan/kit-gaps';
-import { chosenWays, machineChanges, stepsOf } from '../plan/work';
+import { stretchyPercent, usualStitch } from '../plan/usual-stitch';
+import { stepsOf } from '../plan/work';
 import { thickestTimes } from '../seam/crossing';
-import { bestChance } from './best-chance';
-import { minutesPerMetre } from './minutes';
-import type { ChooseRequest } from './request';
-import { weighSpare, weighStrip } from './spare';
+import { passageOf, type Passage } from '../seam/passage';
+import type { Stitch } from '../stitch/stitch';
+import { candidateWishes } from './candidates';
+import { fact, rulesOut, type Contribution, type Hindrance, type Weighed } from './contribution';
+import { carriedBy, lightness, type Carried } from './lightness';
+import { minutesOf, quickness, type Minutes } from './minutes';
+import { reachOn, type SolvedChances } from './reach';
+import { purposeOf, type ChooseRequest, type WishName } from './request';
 import {
-  fact,
   weighBulk,
-  weighChance,
-  weighCurve,
-  weighFlare,
   weighFray,
-  weighLayers,
-  weighPurpose,
+  weighGive,
+  weighNarrowSeam,
+  weighRawEdge,
+  weighSecondTurn,
+  weighShowThrough,
   weighSlip,
-  weighStack,
   weighStretch,
+  weighStripStretch,
   weighThickness,
-  type Hindrance,
-  type Reason,
-  type Weighing,
-} from './weigh';
+} from './weigh-cloth';
+import {
+  weighChild,
+  weighCurve,
+  weighDepth,
+  weighFlare,
+  weighPurpose,
+  weighSpare,
+  weighStrip,
+} from './weigh-edge';
+import { weighChance, weighPassage, type Reached } from './weigh-kit';
+import { workableWays } from './ways';
+
+/** How well a variant answers a wish, 0 to 1, and what makes it so. */
+export interface Answer {
+  readonly share: number;
+  readonly why: Fact;
+}
 
 /**
  * A variant with everything about it that was worked out for this cloth, edge and kit; plain data,
@@ -36,93 +61,193 @@ import {
 export interface Considered {
   readonly finishId: string;
   readonly variant: string;
-  readonly nature: Nature;
+  /** The construction it is one of. */
+  readonly group: string;
   readonly wish: FoldWish;
-  /** Best chance in the kit; null where no dial is solved. */
+  readonly schools: Readonly<Record<string, string>>;
+  /** What of the kit it would be sewn with, by its place in the kit's lists; null for nothing. */
+  readonly machine: number | null;
+  readonly foot: number | null;
+  readonly stitch: Stitch | null;
+  /** Best chance in the kit; null where no dial is solved, or nothing sews it. */
   readonly chance: number | null;
   readonly stackMm: number;
   readonly thickestStackMm: number;
-  readonly bulkMm: number;
+  readonly passage: Passage;
+  readonly minutes: Minutes;
   readonly minutesPerMetre: number;
-  readonly machineChanges: number;
-  /** How well it suits apart from wishes, 0 to 1. */
-  readonly fit: number;
-  readonly reasons: readonly Reason[];
+  readonly answers: Readonly<Record<WishName, Answer>>;
+  /** What suits and what does not, apart from wishes. */
+  readonly contributions: readonly Contribution[];
   readonly hindrances: readonly Hindrance[];
+  /** Out unless somebody wants to look at it. */
+  readonly onlyToBeSeen: boolean;
 }
 
-/** A wish to begin with: the finish's own lengths, its depth as wished and its scroll from the kit. */
-function firstWish(finish: Finish, variant: string, { edge, kit, cloth }: ChooseRequest): FoldWish {
-  const channels = kit.feet
-    .filter(({ kind }) => kind === 'hemmer')
-    .flatMap(({ channelMm }) => channelMm ?? [])
-    .sort((a, b) => a - b);
-  // The finest scroll that the cloth still goes into.
-  const channelMm = channels.find((mm) => mm >= cloth.thicknessMm * 6) ?? channels.at(-1);
-  const turned = finish.nature(variant).turnsUp && finish.fields.depthMm;
-  const lengths = {
-    ...(turned && edge.depthMm !== null ? { depthMm: edge.depthMm } : {}),
-    ...(channelMm === undefined ? {} : { channelMm }),
-  };
-  const wish = completed(finish.fields, wishForVariant(finish, lengths, variant));
-  // Where the wished lengths contradict one another, the finish's own stand.
-  return finish.contradictions({ wish, cloth }).length === 0
-    ? wish
-    : completed(finish.fields, wishForVariant(finish, {}, variant));
-}
+const noMinutes: Minutes = { onceMinutes: 0, perMetreMinutes: 0, changes: 0, wholeMinutes: 0 };
+const nothing: Answer = { share: 0, why: fact('none', '') };
 
-/** The deepest place of the finished edge, as it lies under the fingers. */
-function bulkOf({ stages }: FoldPlan): number {
-  const stack = stages.at(-1)?.stack ?? [];
-  const places = stack.flatMap(({ fromXMm, toXMm }) => [fromXMm, toXMm, (fromXMm + toXMm) / 2]);
-  const heights = places.map((x) =>
-    layersAt(stack, x).reduce((sum, { thicknessMm }) => sum + thicknessMm, 0),
-  );
-  return Math.max(0, ...heights) * pressedShare;
-}
-
-/** A variant that cannot be folded in this cloth at all, whatever its lengths. */
-function unfoldable(finish: Finish, variant: string, message: string): Considered {
+/** A variant that is out before anything is worked out. */
+function outright(finish: Finish, variant: string, hindrances: readonly Hindrance[]): Considered {
   return {
-    finishId: finish.id,
-    variant,
-    nature: finish.nature(variant),
-    wish: { variant },
-    chance: null,
-    stackMm: 0,
-    thickestStackMm: 0,
-    bulkMm: 0,
-    minutesPerMetre: 0,
-    machineChanges: 0,
-    fit: 0,
-    reasons: [],
-    hindrances: [
-      { because: fact('folds', message), wouldNeed: fact('other-lengths', 'other lengths') },
-    ],
+    ...{ finishId: finish.id, variant, group: finish.group, wish: { variant }, schools: {} },
+    ...{ machine: null, foot: null, stitch: null, chance: null },
+    ...{ stackMm: 0, thickestStackMm: 0, passage: 'freely' as const },
+    ...{ minutes: noMinutes, minutesPerMetre: 0 },
+    answers: {
+      hidden: nothing,
+      sturdy: nothing,
+      light: nothing,
+      quick: nothing,
+      decorative: nothing,
+    },
+    contributions: [],
+    hindrances,
+    onlyToBeSeen: false,
   };
 }
 
-/** Everything about one variant for this cloth, edge and kit. */
-export function consider(finish: Finish, variant: string, request: ChooseRequest): Considered {
+/** Starting guesses: minutes to take an old hem out, once and a metre. */
+const takingOut: Readonly<Record<OldHemSewing, readonly [once: number, perMetre: number]>> = {
+  chain: [2, 1],
+  lock: [2, 8],
+  topstitched: [2, 10],
+};
+
+function minutesBefore({ oldHem, lengthMm }: ChooseRequest['edge'], nature: Nature): number {
+  if (!oldHem || nature.keepsOldHem) return 0;
+  const [once, perMetre] = takingOut[oldHem.sewn];
+  return once + (perMetre * lengthMm) / 1000;
+}
+
+/** Starting guesses: how sturdy a bare edge is that needs nothing, and what a needless turn is worth. */
+const bareIsSturdy = 0.6;
+const needlessTurn = 0.2;
+/** What single bites lose on a cloth that is pulled. */
+const pulledBites = (stretchPercent: number) =>
+  Math.min(0.4, 0.15 + (stretchPercent - stretchyPercent) / 200);
+
+/** How well it answers each wish, with the folds' own numbers in the reasons. */
+function answersOf(
+  nature: Nature,
+  folds: FoldPlan,
+  carried: Carried,
+  minutes: Minutes,
+  { cloth, edge }: ChooseRequest,
+): Record<WishName, Answer> {
+  const values = {
+    depthMm: folds.finishedDepthMm,
+    fromEdgeMm: folds.stitchFromHemlineMm ?? 0,
+    layers: folds.layersAtStitch,
+    stackMm: folds.stackMm,
+  };
+  const answer = ({ share, why }: Answer): Answer => ({
+    share,
+    why: { ...why, values: { ...values, ...why.values } },
+  });
+  const bare = cloth.fray === 0 && cloth.curl === 0;
+  const sturdy: Answer =
+    bare && nature.rawEdge && nature.sturdy.share < bareIsSturdy
+      ? {
+          share: bareIsSturdy,
+          why: fact('sturdy', 'This cloth neither frays nor rolls: a cut edge is no weakness.'),
+        }
+      : bare && nature.shutsIn
+        ? { ...nature.sturdy, share: nature.sturdy.share - needlessTurn }
+        : nature.worked.includes('bites') && cloth.stretchPercent >= stretchyPercent
+          ? {
+              share: Math.max(0, nature.sturdy.share - pulledBites(cloth.stretchPercent)),
+              why: fact('sturdy', 'Held by single bites, and pulled with the knit some give way.'),
+            }
+          : nature.sturdy;
+  const added = Math.max(0, Math.round((carried.layers - carried.ownLayers) * 10) / 10);
+  return {
+    hidden: answer(nature.hidden),
+    sturdy: answer(sturdy),
+    decorative: answer(nature.decorative),
+    light: {
+      share: lightness(carried),
+      why:
+        added === 0 && carried.foldedMm < 0.5
+          ? fact('light', 'Adds nothing to the cloth.')
+          : fact('light', 'Adds {added} layers at its thickest, and {foldedMm} of cloth across.', {
+              added,
+              foldedMm: carried.foldedMm,
+            }),
+    },
+    quick: {
+      share: quickness(minutes, edge.lengthMm),
+      why: fact('quick', 'About {whole} minutes for this edge: {once} once, and {metre} a metre.', {
+        whole: Math.round(minutes.wholeMinutes),
+        once: Math.round(minutes.onceMinutes),
+        metre: Math.round(minutes.perMetreMinutes * 10) / 10,
+      }),
+    },
+  };
+}
+
+/** One way of making a variant: some lengths, on some machine. */
+interface Way {
+  readonly wish: FoldWish;
+  /** Null for shears alone. */
+  readonly machine: Machine | null;
+  readonly place: number | null;
+}
+
+/** Every machine that could sew it; none for shears alone. */
+function waysOf(finish: Finish, variant: string, request: ChooseRequest): Way[] {
+  const { machineKinds } = finish.needs(variant);
+  const wishes = candidateWishes(finish, variant, request);
+  if (machineKinds.length === 0) {
+    return wishes.map((wish) => ({ wish, machine: null, place: null }));
+  }
+  const machines = request.kit.machines.flatMap((machine, place) =>
+    machineKinds.includes(machine.kind) ? [{ machine, place }] : [],
+  );
+  return wishes.flatMap((wish): Way[] =>
+    machines.length > 0
+      ? machines.map((it) => ({ wish, ...it }))
+      : [{ wish, machine: null, place: null }],
+  );
+}
+
+/** Everything about one way of making a variant. */
+function considerWay(
+  finish: Finish,
+  way: Way,
+  request: ChooseRequest,
+  known: SolvedChances,
+): Considered {
   const { cloth, edge, kit } = request;
+  const { variant } = way.wish;
   const nature = finish.nature(variant);
-  const flare = weighFlare(finish, firstWish(finish, variant, request), request);
+  const need = finish.needs(variant);
   const { stripMm = Infinity } = nature;
   // A thick cloth is bound in a thinner one.
-  const folded = cloth.thicknessMm > stripMm ? { ...cloth, thicknessMm: stripMm } : cloth;
+  const folded: Cloth = cloth.thicknessMm > stripMm ? { ...cloth, thicknessMm: stripMm } : cloth;
+  const use = { purpose: purposeOf(edge), oldHem: edge.oldHem ?? null };
+  const flare = weighFlare(finish, way.wish, edge, cloth);
   const flared = {
     ...flare.wish,
     ...(folded === cloth ? {} : { coreMm: cloth.thicknessMm }),
   };
-  const [trouble] = finish.contradictions({ wish: flared, cloth: folded });
-  if (trouble) return unfoldable(finish, variant, trouble.message);
-  const free = foldPlanOf(finish, { wish: flared, cloth: folded });
-  const spare = weighSpare(finish, { wish: flared, cloth: folded }, free, edge);
-  const settled = spare.wish;
-  const folds = settled === flared ? free : foldPlanOf(finish, { wish: settled, cloth: folded });
+  const [trouble] = finish.contradictions({ wish: flared, cloth: folded, edge: use });
+  if (trouble) {
+    const { hindrances } = rulesOut(
+      fact('folds', trouble.message),
+      fact('other-lengths', 'other lengths'),
+    );
+    return outright(finish, variant, hindrances);
+  }
+  const asked = { wish: flared, cloth: folded, edge: use };
+  const free = foldPlanOf(finish, asked);
+  const spare = weighSpare(finish, asked, free, edge);
+  const wish = spare.wish;
+  const folds = wish === flared ? free : foldPlanOf(finish, { ...asked, wish });
   const times = thickestTimes(edge.crossings);
+  const schools = workableWays(finish, variant, cloth, kit);
   const work: WorkRequest = {
-    wish: settled,
+    wish,
     cloth,
     edge: {
       lengthMm: edge.lengthMm,
@@ -130,69 +255,104 @@ export function consider(finish: Finish, variant: string, request: ChooseRequest
       closed: isClosed(edge),
       cornered: edge.shape === 'cornered',
       thickestTimes: times,
+      ...use,
     },
-    schools: chosenWays(finish, variant),
+    machineKind: way.machine?.kind,
+    schools,
   };
-  const steps = stepsOf(finish, work);
   const thickestStackMm = folds.stackMm * Math.min(times, crossingLayers.french);
-  const bulkMm = bulkOf(folds);
-  const gaps = kitGaps(finish, work.wish, kit);
-  const chance = gaps.length > 0 ? null : bestChance(finish, work.wish, request);
-  const { machineKinds } = finish.needs(variant);
-  const weighings: Weighing[] = [
-    weighFray(cloth, nature.holdsFray),
-    weighStretch(request, nature.givesPercent),
-    weighCurve(edge, nature.leastRadiusMm),
-    weighThickness(cloth, nature.thickestMm),
+  const lifts = liftsOf(way.machine ?? {});
+  // Loopers have a foot of their own, and their lift says nothing of what goes under it.
+  const passage =
+    way.machine && !ownFootOf(way.machine.kind)
+      ? passageOf(thickestStackMm, cloth.construction, lifts)
+      : 'freely';
+  const minutes = minutesOf(stepsOf(finish, work), {
+    lengthMm: edge.lengthMm,
+    passage,
+    crossings: edge.crossings.length,
+    beforeMinutes: minutesBefore(edge, nature),
+  });
+  const gaps = kitGaps(finish, wish, kit, schools);
+  const stitch = way.machine && usualStitch(need, way.machine, cloth.stretchPercent);
+  const reach =
+    way.machine && stitch && gaps.length === 0
+      ? reachOn(finish, wish, request, way.machine, stitch, known)
+      : null;
+  const sewn = need.machineKinds.length > 0;
+  const reached: Reached = !sewn
+    ? 'not sewn'
+    : gaps.length > 0
+      ? 'not worked out'
+      : (reach?.reached ?? 'nothing clears');
+  const carried = carriedBy(folds, nature, cloth.thicknessMm, folded.thicknessMm);
+  const raw = weighRawEdge(cloth, nature, use.purpose);
+  const weighed: readonly Weighed[] = [
+    weighPurpose(edge, nature),
+    raw,
+    weighFray(cloth, nature),
+    weighStretch(cloth, stitch),
+    weighGive(cloth, nature),
+    weighStripStretch(cloth, nature),
+    weighCurve(edge, nature, folds.finishedDepthMm),
+    weighThickness(cloth, nature, wish.channelMm ?? null),
     flare,
     spare,
+    weighDepth(edge, folds),
     weighStrip(folds, edge),
-    weighStack(thickestStackMm, request, machineKinds),
-    weighSlip(cloth, nature, folds.finishedDepthMm),
-    // The layers of a seam lie inside, beside one another.
-    weighLayers(cloth, nature.joins ? 0 : bulkMm / (pressedShare * folded.thicknessMm)),
-    weighBulk(bulkMm - pressedShare * cloth.thicknessMm),
-    ...weighPurpose(cloth, nature),
-    weighChance(chance?.chance ?? null),
+    weighPassage(passage, thickestStackMm, lifts.liftMm, lifts.highLiftMm),
+    weighSlip(cloth, nature, folds.finishedDepthMm, use.purpose),
+    weighBulk(cloth, carried.layers, carried.ownLayers, cloth.thicknessMm),
+    weighSecondTurn(cloth, nature),
+    weighShowThrough(cloth, nature, use.purpose),
+    weighNarrowSeam(cloth, nature, use.purpose),
+    weighChild(edge, nature),
+    ...(gaps.length > 0 ? [] : [weighChance(reached)]),
   ];
-  const child =
-    nature.pullsOff && edge.forChild
-      ? [
-          {
-            because: fact('child', 'A small child pulls it off and swallows it.'),
-            wouldNeed: fact('another-wearer', 'another wearer'),
-          },
-        ]
-      : [];
-  const missing = nature.onlyWith
-    ? [
-        {
-          because: fact('only-with', `It needs ${nature.onlyWith}.`),
-          wouldNeed: fact('only-with', nature.onlyWith),
-        },
-      ]
-    : [];
   return {
-    finishId: finish.id,
-    variant,
-    nature,
-    wish: work.wish,
-    chance: chance?.chance ?? null,
-    stackMm: folds.stackMm,
-    thickestStackMm,
-    bulkMm,
-    minutesPerMetre: minutesPerMetre(steps, edge.lengthMm),
-    machineChanges: machineChanges(steps),
-    fit: weighings.reduce((product, { factor }) => product * factor, 1),
-    reasons: weighings.flatMap(({ reason }) => reason ?? []),
+    ...{ finishId: finish.id, variant, group: finish.group, wish, schools },
+    ...{ machine: way.place, foot: reach?.foot ?? null, stitch },
+    chance: typeof reached === 'number' ? reached : null,
+    ...{ stackMm: folds.stackMm, thickestStackMm, passage, minutes },
+    minutesPerMetre: minutes.wholeMinutes / (edge.lengthMm / 1000),
+    answers: answersOf(nature, folds, carried, minutes, request),
+    contributions: weighed.flatMap(({ contributions }) => contributions),
     hindrances: [
-      ...missing,
-      ...child,
       ...gaps.map((gap) => ({
         because: fact('kit', 'The kit has nothing to sew it with.'),
         wouldNeed: gap,
       })),
-      ...weighings.flatMap(({ hindrance }) => hindrance ?? []),
+      ...weighed.flatMap(({ hindrances }) => hindrances),
     ],
+    onlyToBeSeen: raw.onlyToBeSeen,
   };
+}
+
+const even: readonly WishName[] = ['hidden', 'sturdy', 'light', 'quick'];
+
+/** How good one way is without any wish in particular, to keep the best of several by. */
+function merit({ contributions, answers, hindrances }: Considered): number {
+  if (hindrances.length > 0) return -1000 * hindrances.length;
+  const suits = contributions.reduce((sum, { points }) => sum + points, 0);
+  return suits + even.reduce((sum, name) => sum + 20 * answers[name].share, 0);
+}
+
+/**
+ * Everything about one variant for this cloth, edge and kit: every scroll, depth, machine and foot
+ * is tried, and the best kept.
+ *
+ * @param known chances that were solved for the same kit already
+ */
+export function consider(
+  finish: Finish,
+  variant: string,
+  request: ChooseRequest,
+  known: SolvedChances = new Map(),
+): Considered {
+  const { hindrances } = weighPurpose(request.edge, finish.nature(variant));
+  if (hindrances.length > 0) return outright(finish, variant, hindrances);
+  const all = waysOf(finish, variant, request).map((way) =>
+    considerWay(finish, way, request, known),
+  );
+  return all.reduce((best, next) => (merit(next) > merit(best) ? next : best));
 }

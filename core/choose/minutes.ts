@@ -1,20 +1,82 @@
-import type { WorkStep } from '../finish/finish';
+import type { MachineKind } from '../kit/machine';
+import type { WorkStep } from '../finish/work';
 import { machineChanges } from '../plan/work';
+import type { Passage } from '../seam/passage';
 
 /** Starting guesses: minutes a metre of each kind of work takes a person who has done it before. */
-const perMetre = { iron: 1.5, hand: 3, table: 0.8, machine: 1 } as const;
-/** Starting guess: minutes to change a foot or go to another machine. */
-const perChange = 2;
-/** Steps that are done once, however long the edge is. */
-const onceOnly = ['change-foot', 'test-scrap', 'thread', 'needle'];
+const perMetre = { iron: 1.5, hand: 3, table: 0.8 } as const;
+/** The same at a machine: an overlocker runs twice as fast as a needle that swings. */
+const perMetreAt: Readonly<Record<MachineKind, number>> = {
+  lockstitch: 1.2,
+  'straight-stitch': 1,
+  overlocker: 0.6,
+  coverstitch: 0.8,
+};
+/** Starting guess: minutes to go to another machine or foot in the middle of the work. */
+const perChange = 1.5;
+/** Starting guesses: minutes at each seam that is crossed. */
+const perCrossing: Readonly<Record<Passage, number>> = {
+  freely: 0.3,
+  'with-care': 2,
+  'will-not-pass': 0,
+};
+
+/** What the work on an edge takes. */
+export interface Minutes {
+  /** Once an edge: ends, threading, the scrap, the start, each machine change, each crossing. */
+  readonly onceMinutes: number;
+  /** All along it. */
+  readonly perMetreMinutes: number;
+  readonly changes: number;
+  /** The whole edge. */
+  readonly wholeMinutes: number;
+}
+
+/** What of the edge itself costs time. */
+export interface TimedEdge {
+  readonly lengthMm: number;
+  /** How the thickest place goes under the foot, and how many seams are crossed. */
+  readonly passage: Passage;
+  readonly crossings: number;
+  /** Taking an old hem out first. */
+  readonly beforeMinutes: number;
+}
 
 /**
- * Minutes a metre of an edge takes from cutting to the last pressing; changes of machine and foot
- * are spread over the edge.
+ * Minutes from cutting to the last pressing. What is done once an edge is billed once, the rest by
+ * the metre; so a metre of a long ruffle is cheaper than a metre of a pocket edge.
+ * Source: starting guesses of the craft, docs/formulas.md “Choosing”.
  */
-export function minutesPerMetre(steps: readonly WorkStep[], lengthMm: number): number {
+export function minutesOf(steps: readonly WorkStep[], edge: TimedEdge): Minutes {
+  const changes = machineChanges(steps);
+  const once = steps.reduce((sum, { onceMinutes }) => sum + (onceMinutes ?? 0), 0);
   const along = steps
-    .filter(({ id }) => !onceOnly.includes(id))
-    .reduce((sum, { at }) => sum + perMetre[typeof at === 'string' ? at : 'machine'], 0);
-  return along + (perChange * machineChanges(steps)) / (lengthMm / 1000);
+    .filter(({ onceMinutes }) => onceMinutes === null)
+    .reduce(
+      (sum, { at }) => sum + (typeof at === 'string' ? perMetre[at] : perMetreAt[at.machine]),
+      0,
+    );
+  const onceMinutes =
+    once + perChange * changes + perCrossing[edge.passage] * edge.crossings + edge.beforeMinutes;
+  return {
+    onceMinutes,
+    perMetreMinutes: along,
+    changes,
+    wholeMinutes: onceMinutes + (along * edge.lengthMm) / 1000,
+  };
+}
+
+/** Starting guesses: what a plain hem takes, once and a metre; what is quick is held against it. */
+const plainOnce = 10;
+const plainPerMetre = 6;
+/** How sharply twice the time counts. */
+const steepness = 1.5;
+
+/** How quick the work is, 1 for none at all, a half for as long as a plain hem of this edge takes. */
+export function quickness(
+  { wholeMinutes }: Pick<Minutes, 'wholeMinutes'>,
+  lengthMm: number,
+): number {
+  const plain = plainOnce + (plainPerMetre * lengthMm) / 1000;
+  return 1 / (1 + (wholeMinutes / plain) ** steepness);
 }

@@ -19,7 +19,7 @@ const leader = (considered: readonly Considered[], wishes: Wishes) =>
 
 /**
  * What would overtake when one wish moves and the others stand: for each wish the smallest move,
- * up or down, that puts another finish first.
+ * up or down, that puts another construction first.
  *
  * @returns an entry for each wish that can change the lead at all
  */
@@ -32,7 +32,7 @@ export function overtakings(considered: readonly Considered[], wishes: Wishes): 
       .sort((a, b) => Math.abs(a - wishes[wish]) - Math.abs(b - wishes[wish]) || a - b);
     for (const at of places) {
       const next = leader(considered, { ...wishes, [wish]: at });
-      if (next && next.finishId !== first.finishId) {
+      if (next && next.group !== first.group) {
         return [{ wish, at, finishId: next.finishId, variant: next.variant }];
       }
     }

@@ -1,7 +1,7 @@
 import type { Ranking } from './rank';
 
-/** The finishes in order, each at the place of its best variant; 1 is the best. */
+/** The constructions in order, each at the place of its best variant; 1 is the best. */
 export function placesOf({ ranked }: Ranking): ReadonlyMap<string, number> {
-  const ids = [...new Set(ranked.map(({ finishId }) => finishId))];
-  return new Map(ids.map((id, i) => [id, i + 1]));
+  const groups = [...new Set(ranked.map(({ group }) => group))];
+  return new Map(groups.map((group, i) => [group, i + 1]));
 }

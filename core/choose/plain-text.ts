@@ -1,4 +1,4 @@
-import type { Fact } from '../finish/finish';
+import type { Fact } from '../finish/fact';
 import type { KitGap } from '../plan/kit-gaps';
 
 /** A fact as a sentence in millimetres, for those who have no unit of their own: scripts. */
@@ -19,6 +19,8 @@ export function plainNeed(need: Fact | KitGap): string {
     case 'machine':
     case 'foot':
       return `a ${need.about}: ${need.anyOf.join(' or ')}`;
+    case 'stitch':
+      return `a machine that sews ${need.anyOf.join(' or ')}`;
     case 'shank':
       return `a ${need.anyOf.join(' or ')} foot held by ${need.shanks.join(' or ')}`;
     case 'channel':

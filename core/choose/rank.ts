@@ -1,14 +1,21 @@
 import type { Finish } from '../finish/finish';
 import { consider, type Considered } from './consider';
+import { fact, type Contribution } from './contribution';
+import type { SolvedChances } from './reach';
 import { wishNames, type ChooseRequest, type WishName, type Wishes } from './request';
-import type { Reason } from './weigh';
+
+/** A reason: a true part of the score, and whether every other candidate shares it. */
+export interface Reason extends Contribution {
+  /** All that are ranked have it alike, so that it decides nothing. */
+  readonly shared: boolean;
+}
 
 /** A place on the list. */
 export interface Ranked extends Considered {
-  /** 0 to 100. */
+  /** The sum of its reasons; 0 to 100. */
   readonly score: number;
-  /** How well it answers each wish, 0 to 1. */
-  readonly answers: Wishes;
+  /** What the score is made of, the largest part first. */
+  readonly reasons: readonly Reason[];
 }
 
 /** The places, best first, and what is out. */
@@ -17,77 +24,110 @@ export interface Ranking {
   readonly ruledOut: readonly Considered[];
 }
 
-/** Starting guesses: a bulk and a time that halve what a wish for lightness or haste is worth. */
-const halfBulkMm = 1.2;
-const halfMinutes = 7;
-/** How much of a score the wishes decide; the rest is how well it suits at all. */
-const wishShare = 0.75;
+/** What every candidate starts with, and the most that wishes add to it or take from it. */
+const startPoints = 45;
+const wishPoints = 90;
+/** A raw edge is an ornament, and a showy edge no surprise, from this wish on. */
+const wishedToBeSeen = 0.5;
+/** As much as this is show, share of its decorative rating. */
+const showy = 0.8;
+const unaskedPoints = -34;
 
-/** How well a variant answers each wish. */
-export function answersOf({ nature, bulkMm, minutesPerMetre }: Considered): Wishes {
-  const { hidden, sturdy, decorative } = nature;
-  return {
-    hidden,
-    sturdy,
-    decorative,
-    light: 1 / (1 + bulkMm / halfBulkMm),
-    quick: 1 / (1 + minutesPerMetre / halfMinutes),
-  };
-}
-
-/** The weighted mean of how the wishes are answered; an even mean where nothing is wished. */
-function answered(answers: Wishes, wishes: Wishes): number {
+/** How much each wish counts, adding up to 1: even, but for show, where nothing is wished. */
+export function wishWeights(wishes: Wishes): Wishes {
   const total = wishNames.reduce((sum, name) => sum + wishes[name], 0);
-  const weight = (name: WishName) => (total > 0 ? wishes[name] / total : 1 / wishNames.length);
-  return wishNames.reduce((sum, name) => sum + weight(name) * answers[name], 0);
+  const share = (name: WishName) =>
+    total > 0 ? wishes[name] / total : name === 'decorative' ? 0 : 1 / (wishNames.length - 1);
+  return Object.fromEntries(wishNames.map((name) => [name, share(name)])) as Wishes;
 }
 
-const wishTexts: Readonly<Record<WishName, string>> = {
-  hidden: 'Not seen: {percent} of 100.',
-  sturdy: 'Sturdy: {percent} of 100.',
-  light: 'Light: {bulkMm:fine} at its thickest.',
-  quick: 'Quick: about {minutes} minutes a metre.',
-  decorative: 'To be looked at: {percent} of 100.',
+/** The wishes' part of a score: how far each is answered beyond half. */
+function wishContributions({ answers }: Considered, weights: Wishes): Contribution[] {
+  return wishNames.flatMap((name) => {
+    const points = wishPoints * weights[name] * (answers[name].share - 0.5);
+    return points === 0 ? [] : [{ fact: answers[name].why, points }];
+  });
+}
+
+/** Show that nobody asked for. */
+function unasked({ answers }: Considered, { decorative }: Wishes): Contribution[] {
+  if (answers.decorative.share < showy || decorative >= wishedToBeSeen) return [];
+  return [
+    {
+      fact: fact('unasked', 'It is there to be looked at, and nobody asked for that.'),
+      points: unaskedPoints * (1 - decorative / wishedToBeSeen),
+    },
+  ];
+}
+
+const start: Contribution = {
+  fact: fact('start', 'What every finish starts with.'),
+  points: startPoints,
 };
 
-/** The wishes as reasons, heaviest first, where they were wished for. */
-function wishReasons(it: Considered, answers: Wishes, wishes: Wishes): Reason[] {
-  return wishNames
-    .filter((name) => wishes[name] > 0.05)
-    .map((name) => ({
-      fact: {
-        about: name,
-        text: wishTexts[name],
-        values: {
-          percent: Math.round(answers[name] * 100),
-          bulkMm: it.bulkMm,
-          minutes: Math.round(it.minutesPerMetre),
-        },
-      },
-      weight: (answers[name] - 0.5) * wishes[name],
-    }));
+/** No score is below nothing, and none above a hundred; what that takes is told like the rest. */
+function bounded(contributions: readonly Contribution[]): Contribution[] {
+  const sum = contributions.reduce((total, { points }) => total + points, 0);
+  const over = sum < 0 ? -sum : sum > 100 ? 100 - sum : 0;
+  if (over === 0) return [...contributions];
+  const text = over > 0 ? 'No score is less than nothing.' : 'No score is more than a hundred.';
+  return [...contributions, { fact: fact('bound', text), points: over }];
+}
+
+/** A raw edge is out while nobody wants to look at it. */
+const neverSeen = fact('raw-hem', 'A raw edge that is only held is no hem.');
+
+function ifWished(it: Considered, { decorative }: Wishes): Considered {
+  if (!it.onlyToBeSeen || decorative >= wishedToBeSeen) return it;
+  const because =
+    it.contributions.find(({ fact: { about } }) => about === neverSeen.about)?.fact ?? neverSeen;
+  const wouldNeed = fact(
+    'to-be-seen',
+    'cloth that neither frays nor rolls, or a wish for a raw edge to look at',
+  );
+  return { ...it, hindrances: [...it.hindrances, { because, wouldNeed }] };
+}
+
+/** What every one of several lists of contributions has alike, by what it is about. */
+function sharedBy(lists: readonly (readonly Contribution[])[]): ReadonlySet<string> {
+  const key = ({ fact: { about }, points }: Contribution) => `${about} ${points.toFixed(6)}`;
+  const [first = [], ...others] = lists.map((list) => new Set(list.map(key)));
+  return new Set([...first].filter((one) => others.every((other) => other.has(one))));
 }
 
 /** Scores what was considered; cheap, so that a wish can be moved under the finger. */
 export function rankConsidered(considered: readonly Considered[], wishes: Wishes): Ranking {
-  const ranked = considered
-    .filter(({ hindrances }) => hindrances.length === 0)
-    .map((it): Ranked => {
-      const answers = answersOf(it);
-      const share = 1 - wishShare + wishShare * answered(answers, wishes);
-      const reasons = [...it.reasons, ...wishReasons(it, answers, wishes)].sort(
-        (a, b) => Math.abs(b.weight) - Math.abs(a.weight),
-      );
-      return { ...it, answers, reasons, score: 100 * it.fit * share };
+  const weights = wishWeights(wishes);
+  const all = considered.map((it) => ifWished(it, wishes));
+  const left = all.filter(({ hindrances }) => hindrances.length === 0);
+  const lists = left.map((it) =>
+    bounded([
+      start,
+      ...it.contributions,
+      ...unasked(it, wishes),
+      ...wishContributions(it, weights),
+    ]),
+  );
+  const shared = sharedBy(lists);
+  const ranked = left
+    .map((it, i): Ranked => {
+      const reasons = (lists[i] ?? [])
+        .map((one): Reason => ({
+          ...one,
+          shared: shared.has(`${one.fact.about} ${one.points.toFixed(6)}`),
+        }))
+        .sort((a, b) => Math.abs(b.points) - Math.abs(a.points));
+      return { ...it, reasons, score: reasons.reduce((sum, { points }) => sum + points, 0) };
     })
     .sort((a, b) => b.score - a.score);
-  return { ranked, ruledOut: considered.filter(({ hindrances }) => hindrances.length > 0) };
+  return { ranked, ruledOut: all.filter(({ hindrances }) => hindrances.length > 0) };
 }
 
 /** Everything in a catalogue, considered for this cloth, edge and kit. */
 export function considerAll(catalogue: readonly Finish[], request: ChooseRequest): Considered[] {
+  const known: SolvedChances = new Map();
   return catalogue.flatMap((finish) =>
-    finish.variants.map(({ id }) => consider(finish, id, request)),
+    finish.variants.map(({ id }) => consider(finish, id, request, known)),
   );
 }
 

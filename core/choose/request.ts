@@ -1,8 +1,10 @@
 import type { Cloth } from '../cloth/cloth';
+import type { CurvedEdge } from '../edge/curve';
+import type { Purpose } from '../edge/purpose';
+import type { OldHem } from '../edge/state';
 import type { Foot } from '../kit/foot';
 import type { FootKind } from '../kit/foot-kind';
 import type { Machine } from '../kit/machine';
-import type { EdgeShape } from '../plan/edge-shape';
 import type { Crossing } from '../seam/crossing';
 
 /** What one would like of a finish, each from 0 to 1. */
@@ -35,14 +37,15 @@ export const presets: readonly { readonly name: string; readonly wishes: Wishes 
 ];
 
 /** The edge as choosing sees it. */
-export interface ChosenEdge {
-  readonly lengthMm: number;
-  readonly shape: EdgeShape;
-  /** Tightest curve; null for a straight edge, or one whose turn says how round it is. */
-  readonly minRadiusMm: number | null;
-  readonly turnDegrees: number | null;
+export interface ChosenEdge extends CurvedEdge {
+  /** A hem when nobody said. */
+  readonly purpose?: Purpose | undefined;
+  /** A hem that is in it already; none when left out. */
+  readonly oldHem?: OldHem | null | undefined;
   /** The depth of hem one would like; null leaves it to the finish. */
   readonly depthMm: number | null;
+  /** The allowance of a seam that is still to be sewn; as the finish has it when nobody said. */
+  readonly seamAllowanceMm?: number | null | undefined;
   readonly crossings: readonly Crossing[];
   /** For a small child, so that nothing may come off. */
   readonly forChild?: boolean | undefined;
@@ -68,3 +71,5 @@ export interface ChooseRequest {
   readonly kit: { readonly machines: readonly Machine[]; readonly feet: readonly DrawerFoot[] };
   readonly wishes: Wishes;
 }
+
+export const purposeOf = ({ purpose }: Pick<ChosenEdge, 'purpose'>): Purpose => purpose ?? 'hem';

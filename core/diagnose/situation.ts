@@ -1,6 +1,6 @@
 import type { Cloth } from '../cloth/cloth';
 import type { Finish } from '../finish/finish';
-import { takesField } from '../finish/fold-request';
+import type { Working } from '../finish/nature';
 import type { Guide } from '../kit/foot';
 import type { FootKind } from '../kit/foot-kind';
 import type { Machine } from '../kit/machine';
@@ -32,37 +32,31 @@ export const hasLoopers = ({ machine }: Situation): boolean => loopers.includes(
 export const isSewn = ({ finish, variant }: Situation): boolean =>
   finish.needs(variant).machineKinds.length > 0;
 
+const isWorked =
+  (working: Working) =>
+  ({ finish, variant }: Situation): boolean =>
+    finish.nature(variant).worked.includes(working);
+
 /** Whether a needle bites into a fold so that little shows. */
-export const bites = ({ finish, variant }: Situation): boolean =>
-  finish
-    .needs(variant)
-    .patterns.some((pattern) => pattern.startsWith('blind') || pattern === 'tacking');
+export const bites = isWorked('bites');
 
 /** Whether a stitch swings or wraps over a raw edge. */
-export const goesOverEdge = ({ finish, variant }: Situation): boolean =>
-  finish
-    .needs(variant)
-    .patterns.some((pattern) => /^(overcast|overedge|rolled|zigzag|three-step)/.test(pattern)) &&
-  finish.nature(variant).edgeOnly === true;
+export const goesOverEdge = isWorked('over-edge');
 
 /** Whether cloth is fed through a scroll that turns it. */
-export const usesScroll = ({ foot }: Situation): boolean =>
-  foot.kind === 'hemmer' || foot.kind === 'wide-hemmer';
+export const usesScroll = isWorked('scroll');
 
 /** Whether a strip is wrapped round the edge. */
-export const isBound = ({ finish, variant }: Situation): boolean => {
-  const rule = finish.fields.statedStripMm;
-  return rule !== undefined && takesField(rule, variant);
-};
+export const isBound = isWorked('strip');
 
 /** Whether an attachment or a foot folds the strip. */
 export const hasBinder = ({ foot }: Situation): boolean =>
   foot.kind === 'binder' || foot.kind === 'binder-attachment';
 
 /** Whether an old hem is kept and the leg made shorter above it. */
-export const keepsOldHem = ({ finish, variant }: Situation): boolean => {
-  const rule = finish.fields.shortenMm;
-  return rule !== undefined && takesField(rule, variant);
-};
+export const keepsOldHem = isWorked('tuck');
 
-export const turnsUp = ({ finish, variant }: Situation): boolean => finish.nature(variant).turnsUp;
+export const turnsUp = isWorked('turned');
+
+/** Whether two edges become one seam. */
+export const joins = isWorked('joins');

@@ -9,6 +9,7 @@ import {
   turnsUp,
   usesScroll,
   type Situation,
+  joins,
 } from './situation';
 
 /** Something that went wrong, as it is seen on the scrap or worn. */
@@ -55,8 +56,7 @@ export type SymptomId = (typeof symptomIds)[number];
 
 const isLock = (it: Situation) => isSewn(it) && !hasLoopers(it);
 /** Whether the iron comes anywhere near it. */
-const isPressed = (it: Situation) =>
-  turnsUp(it) || isBound(it) || it.finish.nature(it.variant).joins === true;
+const isPressed = (it: Situation) => turnsUp(it) || isBound(it) || joins(it);
 
 const table: Readonly<Record<SymptomId, Omit<Symptom, 'id'>>> = {
   'bite-missed': {

@@ -1,16 +1,19 @@
 import { foldedStrip, placeOf } from '../fold/layer';
 import { mark } from '../fold/mark';
 import { stackMm } from '../fold/stack';
-import type { Finish, FoldPlan, WorkRequest, WorkStep } from './finish';
+import type { Finish } from './finish';
+import type { FoldPlan } from './fold-plan';
+import type { WorkRequest, WorkStep } from './work';
 import type { FoldRequest, FoldWish } from './fold-request';
 import { blindMargin, biteSpacingMm } from './parts/blind-margin';
 import { tackLengthMm, tackMargin, tackedRun } from './parts/tack-margin';
-import { said, step } from './parts/said';
+import { once, said, step } from './parts/said';
 import { rawEdgeSchool } from './parts/schools';
 import { foldingStages, type NamedFold } from './parts/stages';
 import { guess, needle, pressure } from './parts/starting';
 import { turnWiderThanHem } from './parts/turned';
 import { changeTo, cut, easeIfCurved, finishRawEdge, lastPress, testScrap } from './parts/work';
+import { rated } from './parts/rated';
 
 const all = ['flat', 'enclosed', 'deep', 'tacked'];
 
@@ -140,7 +143,8 @@ function steps(request: WorkRequest): WorkStep[] {
     ...(tacked
       ? []
       : [
-          step(
+          once(
+            2,
             'correct',
             'hand',
             request.schools['bite-dial'] === 'guide'
@@ -158,6 +162,7 @@ export const blindHem: Finish = {
   id: 'blind-hem',
   name: 'Blind hem',
   family: 'hidden',
+  group: 'blind',
   about: 'Hardly seen from outside: the needle bites into a fold of the garment.',
   variants: [
     {
@@ -270,14 +275,24 @@ export const blindHem: Finish = {
     ];
   },
   nature: (variant) => ({
-    hidden: 0.95,
-    sturdy: variant === 'enclosed' ? 0.6 : 0.5,
-    decorative: 0.05,
+    purposes: ['hem'],
+    worked: ['turned', 'bites'],
+    hidden:
+      variant === 'enclosed'
+        ? rated(0.86, 'hidden', 'Pricks of thread outside; the turned-in edge can show as a ridge.')
+        : variant === 'tacked'
+          ? rated(0.88, 'hidden', 'Tacks outside, a little longer than a bite.')
+          : rated(0.95, 'hidden', 'A prick of thread now and then is all that is seen outside.'),
+    sturdy:
+      variant === 'enclosed'
+        ? rated(0.6, 'sturdy', 'Held by single bites; the raw edge is shut in.')
+        : rated(0.5, 'sturdy', 'Held by single bites: a heel or a toe can catch in it.'),
+    decorative: rated(0.05, 'decorative', 'Made not to be looked at.'),
     holdsFray: 3,
-    givesPercent: variant === 'tacked' ? 10 : 60,
-    leastRadiusMm: 150,
+    leastRadius: { timesDepth: 12 },
     thickestMm: variant === 'enclosed' ? enclosedUpToMm : Infinity,
-    turnsUp: true,
+    freeLayers: 2,
+    ...(variant === 'enclosed' ? { shutsIn: true } : { rawInside: true }),
   }),
   seamClass: (variant) => (variant === 'enclosed' ? '6.03' : '6.02'),
   margin: (variant) => (variant === 'tacked' ? tackMargin : blindMargin),

@@ -1,8 +1,12 @@
 import { foldedStrip, layersAt } from '../fold/layer';
 import { stackAtMm } from '../fold/stack';
 import type { Issue } from '../impossible';
-import type { Finish, FoldPlan, StartingValue } from './finish';
+import type { Finish } from './finish';
+import type { FoldPlan } from './fold-plan';
+import type { StartingValue } from './work';
+import type { Reasoned } from './fact';
 import type { FoldRequest } from './fold-request';
+import type { SewingPlan } from './sewing-plan';
 import { boundStack, stitchFromFrontMm, stripOf } from './parts/binding';
 import {
   attachSchool,
@@ -14,11 +18,13 @@ import {
 } from './parts/binding-schools';
 import { bindingMargin, nearestToFoldMm } from './parts/binding-margin';
 import { bindingSteps } from './parts/binding-work';
+import { coverSpan } from './parts/cover';
 import { asLength } from './parts/margin-parts';
 import { presserLift, threaded } from './parts/overlock';
 import { said } from './parts/said';
 import { garmentBeyondMm, stage } from './parts/stages';
 import { guess, needle, pressure, straightLength } from './parts/starting';
+import { rated } from './parts/rated';
 
 /** Sewn through front and back at once on a lockstitch machine. */
 const sewn = [...woven.slice(0, 2), 'satin', 'seam-allowances'];
@@ -107,6 +113,39 @@ const names: readonly (readonly [id: string, name: string, cost: string])[] = [
   ],
 ];
 
+/** Layers that lie free on one another at the stitch: front of the strip, cloth, back. */
+function freeLayersOf(variant: string): number {
+  switch (variant) {
+    case 'fold-over-elastic':
+    case 'satin':
+      return 3;
+    case 'single-fold':
+      return 4;
+    default:
+      return 5;
+  }
+}
+
+const ruledBy = (value: number, about: string, text: string): Reasoned<number> => ({
+  value,
+  because: [said(about, text)],
+  startingGuess: true,
+});
+/** A coverstitch through five layers, mm. Starting guess. */
+const coverLength = ruledBy(
+  3.5,
+  'cover-length',
+  '3 to 4: through five layers an ordinary length comes out tiny.',
+);
+/** A swing on elastic, and its length by how it gets across, mm. Starting guesses. */
+const elasticSwing = ruledBy(3, 'elastic-swing', 'Wide enough to give with the elastic.');
+const zigzagOnElastic = ({ pattern }: SewingPlan['stitch']) =>
+  ruledBy(
+    pattern === 'three-step' ? 1.5 : 2.5,
+    'elastic-length',
+    'Open enough to stretch with the elastic.',
+  );
+
 /** Two needles this far apart need a binding at least so wide, mm. Starting guess. */
 const wideCoverMm = 10;
 
@@ -122,6 +161,7 @@ export const bound: Finish = {
   id: 'bound',
   name: 'Bound edge',
   family: 'bound',
+  group: 'bound',
   about: 'A strip round the edge: nothing to turn up, and it goes round any curve.',
   variants: names.map(([id, name, cost]) => ({ id, name, costs: [said(id, cost)] })),
   fields: {
@@ -170,11 +210,18 @@ export const bound: Finish = {
   schools: [attachSchool, coverSchool, stripSource, curveSchool],
   needs: (variant) =>
     covered.includes(variant)
-      ? {
-          machineKinds: ['coverstitch'],
-          patterns: ['cover-left', 'cover-right', 'cover-three'],
-          feet: [],
-        }
+      ? variant === 'fold-over-elastic'
+        ? {
+            machineKinds: ['coverstitch', 'lockstitch'],
+            patterns: ['cover-left', 'cover-right', 'three-step', 'zigzag'],
+            feet: [],
+            besides: said('elastic', 'fold-over elastic'),
+          }
+        : {
+            machineKinds: ['coverstitch'],
+            patterns: ['cover-left', 'cover-right'],
+            feet: [],
+          }
       : {
           machineKinds: ['lockstitch', 'straight-stitch'],
           patterns: ['straight'],
@@ -235,26 +282,51 @@ export const bound: Finish = {
     }
     return [straightLength(stackMm), needle({ cloth, edge }, stackMm), pressure(cloth, stackMm)];
   },
-  nature: (variant) => ({
-    hidden: variant === 'seam-allowances' ? 0.7 : 0.2,
-    sturdy: 0.8,
-    decorative: variant === 'satin' ? 0.9 : 0.6,
-    holdsFray: 3,
-    givesPercent: covered.includes(variant) ? Infinity : 20,
-    leastRadiusMm: variant === 'satin' ? 300 : variant === 'seam-allowances' ? 100 : 15,
-    thickestMm: variant === 'satin' ? Infinity : 4,
-    thinnestMm: variant === 'satin' ? 1.2 : 0,
-    stripMm: 0.3,
-    turnsUp: false,
-    ...(covered.includes(variant) ? { leastStretchPercent: 10 } : {}),
-    ...(variant === 'seam-allowances' ? { onlyWith: 'a seam whose allowances lie open' } : {}),
-  }),
+  nature: (variant) => {
+    const inside = variant === 'seam-allowances';
+    const satin = variant === 'satin';
+    const stretches = covered.includes(variant);
+    return {
+      purposes: inside
+        ? ['allowance']
+        : satin
+          ? ['hem']
+          : variant === 'fold-over-elastic'
+            ? ['opening']
+            : ['hem', 'opening'],
+      worked: ['strip'],
+      hidden: inside
+        ? rated(0.55, 'hidden', 'A clean narrow band, inside only.')
+        : rated(0.15, 'hidden', 'A band {depthMm} wide shows on both faces.'),
+      sturdy: rated(0.75, 'sturdy', 'The raw edge is wrapped whole; the strip takes the wear.'),
+      decorative: satin
+        ? rated(0.9, 'decorative', 'A wide band of satin.')
+        : inside
+          ? rated(0.5, 'decorative', 'Pretty where the inside is seen.')
+          : rated(0.5, 'decorative', 'A band in a colour of its own.'),
+      holdsFray: 3,
+      leastRadius: { mm: satin ? 300 : inside ? 100 : 15 },
+      thickestMm: satin ? Infinity : 4,
+      thinnestMm: satin ? 1.2 : 0,
+      stripMm: 0.3,
+      freeLayers: freeLayersOf(variant),
+      ...(stretches ? { leastStretchPercent: 10 } : { stripGivesPercent: satin ? 5 : 20 }),
+    };
+  },
   seamClass: (variant) =>
     variant === 'fold-over-elastic' ? '3.01' : variant === 'single-fold' ? '3.03' : '3.05',
   margin: (variant) =>
-    sewn.includes(variant)
-      ? bindingMargin(variant === 'single-fold' ? 4 : 5, ({ fold, cloth }) =>
-          asLength(straightLength(folds({ wish: fold, cloth }).stackMm)),
-        )
-      : null,
+    covered.includes(variant)
+      ? bindingMargin({
+          layers: freeLayersOf(variant),
+          startingLength: ({ machine, stitch }) =>
+            machine.kind === 'coverstitch' ? coverLength : zigzagOnElastic(stitch),
+          spanWidth: ({ machine }) =>
+            machine.kind === 'coverstitch' ? coverSpan(machine) : elasticSwing,
+        })
+      : bindingMargin({
+          layers: freeLayersOf(variant),
+          startingLength: ({ fold, cloth }) =>
+            asLength(straightLength(folds({ wish: fold, cloth }).stackMm)),
+        }),
 };

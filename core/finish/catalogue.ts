@@ -6,8 +6,11 @@ import { frenchSeam } from './french-seam';
 import { fringe } from './fringe';
 import { jeansHem } from './jeans-hem';
 import { keptHem } from './kept-hem';
+import { coverstitchHem } from './coverstitch-hem';
+import { leftCut } from './left-cut';
 import { overcast } from './overcast';
 import { pinked } from './pinked';
+import { plainSeam } from './plain-seam';
 import { rolledHem } from './rolled-hem';
 import { serged } from './serged';
 import { sergedRolled } from './serged-rolled';
@@ -19,6 +22,7 @@ import { wideHem } from './wide-hem';
 export const catalogue: readonly Finish[] = [
   blindHem,
   singleHem,
+  coverstitchHem,
   doubleHem,
   jeansHem,
   keptHem,
@@ -27,8 +31,10 @@ export const catalogue: readonly Finish[] = [
   sergedRolled,
   overcast,
   serged,
+  plainSeam,
   frenchSeam,
   pinked,
+  leftCut,
   bound,
   shellEdge,
   fringe,

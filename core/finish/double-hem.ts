@@ -1,4 +1,5 @@
-import type { Finish, WorkRequest, WorkStep } from './finish';
+import type { Finish } from './finish';
+import type { WorkRequest, WorkStep } from './work';
 import type { FoldRequest } from './fold-request';
 import { catchMargin } from './parts/catch-margin';
 import { home, said, step } from './parts/said';
@@ -6,6 +7,7 @@ import { endsSchool, topstitchSide } from './parts/schools';
 import { needle, pressure, straightLength } from './parts/starting';
 import { firstTurnMm, turnedTwice, turnWiderThanHem } from './parts/turned';
 import { changeTo, cut, easeIfCurved, ends, lastPress, testScrap, topstitch } from './parts/work';
+import { oneLineShows, plainToSee, shutIn } from './parts/rated';
 
 const both = ['narrow', 'equal'];
 function folds(request: FoldRequest) {
@@ -51,6 +53,7 @@ export const doubleHem: Finish = {
   id: 'double-hem',
   name: 'Double turned hem',
   family: 'turned',
+  group: 'double-turned',
   about: 'Clean on both sides and sturdy; three layers along the stitching.',
   variants: [
     {
@@ -86,15 +89,18 @@ export const doubleHem: Finish = {
     const { stackMm } = folds({ wish, cloth });
     return [straightLength(stackMm), needle({ cloth, edge }, stackMm), pressure(cloth, stackMm)];
   },
-  nature: () => ({
-    hidden: 0.35,
-    sturdy: 0.9,
-    decorative: 0.15,
+  nature: (variant) => ({
+    purposes: ['hem', 'opening'],
+    worked: ['turned'],
+    hidden: oneLineShows(0.4),
+    sturdy: shutIn(0.9),
+    decorative: plainToSee(0.15),
     holdsFray: 3,
-    givesPercent: 12,
-    leastRadiusMm: 120,
+    leastRadius: { timesDepth: 12 },
     thickestMm: Infinity,
-    turnsUp: true,
+    shutsIn: true,
+    freeLayers: 3,
+    ...(variant === 'narrow' ? { unequal: true } : {}),
   }),
   seamClass: () => '6.03',
   margin: () => catchMargin({ caught: 'inner fold', layers: 3, folds }),

@@ -1,5 +1,6 @@
 import type { Issue } from '../impossible';
 import type { Cloth } from '../cloth/cloth';
+import type { EdgeUse } from '../edge/edge';
 
 /** The lengths a fold request may hold, by name; each finish says which it can use. */
 export const foldFields = [
@@ -121,6 +122,8 @@ export function completed(fields: FoldFieldRules, wish: FoldWish): FoldWish {
 export interface FoldRequest {
   readonly wish: FoldWish;
   readonly cloth: Pick<Cloth, 'thicknessMm'>;
+  /** What the edge is for and what is done to it already, where that changes the folds. */
+  readonly edge?: { readonly [use in keyof EdgeUse]?: EdgeUse[use] | undefined } | undefined;
   /** Values of the finish's checks at the present setting, by name, to draw the needle truly. */
   readonly sewn?: Readonly<Record<string, number>> | undefined;
 }

@@ -1,6 +1,8 @@
 import type { Layer } from '../fold/layer';
 import { stackMm } from '../fold/stack';
-import type { Finish, FoldPlan, WorkRequest, WorkStep } from './finish';
+import type { Finish } from './finish';
+import type { FoldPlan } from './fold-plan';
+import type { WorkRequest, WorkStep } from './work';
 import type { FoldRequest } from './fold-request';
 import { encloseMargin } from './parts/enclose-margin';
 import { asLength } from './parts/margin-parts';
@@ -9,6 +11,7 @@ import { creaseSchool, endsSchool } from './parts/schools';
 import { stage } from './parts/stages';
 import { needle, pressure, straightLength } from './parts/starting';
 import { changeTo, cut, ends, lastPress, testScrap } from './parts/work';
+import { rated } from './parts/rated';
 
 /** A first seam nearer to the raw edge than this pulls out, mm. Starting guess. */
 const nearestFirstSeamMm = 1;
@@ -132,6 +135,7 @@ export const frenchSeam: Finish = {
   id: 'french-seam',
   name: 'French seam',
   family: 'edge',
+  group: 'french-seam',
   about: 'Shuts the raw edges of a seam inside it; for sheers and for cloth that frays.',
   variants: [
     {
@@ -185,15 +189,16 @@ export const frenchSeam: Finish = {
     return [straightLength(stack), needle({ cloth, edge }, stack), pressure(cloth, stack)];
   },
   nature: () => ({
-    hidden: 0.9,
-    sturdy: 0.65,
-    decorative: 0.2,
+    purposes: ['seam'],
+    worked: ['joins'],
+    hidden: rated(0.9, 'hidden', 'Nothing shows outside, and no raw edge inside.'),
+    sturdy: rated(0.7, 'sturdy', 'Sewn twice, the raw edges shut in.'),
+    decorative: rated(0.2, 'decorative', 'Clean on both faces.'),
     holdsFray: 3,
-    givesPercent: 8,
-    leastRadiusMm: 200,
-    thickestMm: 0.5,
-    turnsUp: false,
-    joins: true,
+    leastRadius: { mm: 200 },
+    thickestMm: 0.36,
+    shutsIn: true,
+    freeLayers: 2,
   }),
   seamClass: () => '1.06',
   margin: () =>

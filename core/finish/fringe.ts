@@ -1,12 +1,15 @@
 import { foldedStrip } from '../fold/layer';
 import { mark } from '../fold/mark';
 import { stackMm } from '../fold/stack';
-import type { Finish, FoldPlan, WorkRequest, WorkStep } from './finish';
+import type { Finish } from './finish';
+import type { FoldPlan } from './fold-plan';
+import type { WorkRequest, WorkStep } from './work';
 import type { FoldRequest } from './fold-request';
-import { said, step } from './parts/said';
+import { once, said, step } from './parts/said';
 import { stage } from './parts/stages';
 import { guess, needle } from './parts/starting';
 import { changeTo, cut, testScrap } from './parts/work';
+import { rated } from './parts/rated';
 
 const all = ['loops', 'cut'];
 /** How high a loop stands: the bar of the foot. Starting guess. */
@@ -63,7 +66,7 @@ function steps(request: WorkRequest): WorkStep[] {
     ...(wish.variant === 'cut'
       ? [step('open', 'hand', 'Cut the loops open at their tops and brush them up.')]
       : []),
-    step('last', 'hand', 'Pull a few loops hard: nothing may come off.', {}, ['loose-trim']),
+    once(1, 'last', 'hand', 'Pull a few loops hard: nothing may come off.', {}, ['loose-trim']),
   ];
 }
 
@@ -72,6 +75,7 @@ export const fringe: Finish = {
   id: 'fringe',
   name: 'Thread fringe',
   family: 'decorative',
+  group: 'fringe',
   about: 'A line of standing loops, left whole or cut, along an edge.',
   variants: [
     {
@@ -100,6 +104,7 @@ export const fringe: Finish = {
     machineKinds: ['lockstitch'],
     patterns: ['fringe', 'zigzag'],
     feet: ['tall-bar'],
+    also: [{ machineKinds: ['lockstitch'], patterns: ['zigzag'], feet: ['zigzag', 'clear'] }],
   }),
   contradictions: () => [],
   folds,
@@ -132,15 +137,16 @@ export const fringe: Finish = {
     needle({ cloth, edge }, cloth.thicknessMm),
   ],
   nature: () => ({
-    hidden: 0,
-    sturdy: 0.15,
-    decorative: 0.95,
+    purposes: ['hem', 'opening'],
+    worked: ['loops'],
+    hidden: rated(0, 'hidden', 'It is there to be seen.'),
+    sturdy: rated(0.15, 'sturdy', 'Loops catch, and pull out.'),
+    decorative: rated(0.95, 'decorative', 'Standing loops of thread.'),
     holdsFray: 1,
-    givesPercent: 10,
-    leastRadiusMm: 30,
+    leastRadius: { mm: 30 },
     thickestMm: Infinity,
-    turnsUp: false,
     pullsOff: true,
+    freeLayers: 1,
   }),
   seamClass: () => null,
   margin: () => null,

@@ -1,12 +1,14 @@
 import { crossingLayers } from '../fold/stack';
-import type { Finish, WorkRequest, WorkStep } from './finish';
+import type { Finish } from './finish';
+import type { WorkRequest, WorkStep } from './work';
 import type { FoldRequest } from './fold-request';
 import { catchMargin } from './parts/catch-margin';
-import { home, said, step } from './parts/said';
+import { home, once, said, step } from './parts/said';
 import { topstitchSide } from './parts/schools';
 import { guess, needle, pressure, straightLength } from './parts/starting';
 import { firstTurnMm, turnedTwice, turnWiderThanHem } from './parts/turned';
 import { changeTo, cut, ends, lastPress, testScrap, topstitch } from './parts/work';
+import { rated } from './parts/rated';
 
 const both = ['narrow', 'equal'];
 function folds(request: FoldRequest) {
@@ -32,7 +34,8 @@ function steps(request: WorkRequest): WorkStep[] {
   const machine = home('straight');
   return [
     cut(allowanceMm),
-    step(
+    once(
+      5,
       'grade',
       'table',
       'At each felled seam, clip the allowances out of the part that will be turned first, so that fewer layers meet.',
@@ -56,7 +59,8 @@ function steps(request: WorkRequest): WorkStep[] {
     changeTo('straight-stitch foot and a denim needle', machine),
     testScrap(3),
     topstitch(request, machine, stitchFromHemlineMm, 'inner fold'),
-    step(
+    once(
+      2,
       'seams',
       machine,
       'Over each felled seam, about {stackMm:fine} thick: turn the handwheel, with a shim behind the heel going up and before the toe coming down.',
@@ -73,6 +77,7 @@ export const jeansHem: Finish = {
   id: 'jeans-hem',
   name: 'Jeans hem',
   family: 'turned',
+  group: 'double-turned',
   about: 'The double fold of heavy cloth, topstitched over felled seams.',
   variants: [
     {
@@ -125,15 +130,25 @@ export const jeansHem: Finish = {
     ];
   },
   nature: () => ({
-    hidden: 0.1,
-    sturdy: 1,
-    decorative: 0.3,
+    purposes: ['hem'],
+    worked: ['turned'],
+    hidden: rated(
+      0.1,
+      'hidden',
+      'A line of thick thread shows outside, {fromEdgeMm} from the edge.',
+    ),
+    sturdy: rated(
+      0.95,
+      'sturdy',
+      'The raw edge is shut in, and thick thread goes through {layers} layers: it wears last.',
+    ),
+    decorative: rated(0.3, 'decorative', 'The thick thread is meant to be seen.'),
     holdsFray: 3,
-    givesPercent: 12,
-    leastRadiusMm: 200,
+    leastRadius: { timesDepth: 12 },
     thickestMm: Infinity,
     thinnestMm: 0.5,
-    turnsUp: true,
+    shutsIn: true,
+    freeLayers: 3,
   }),
   seamClass: () => '6.03',
   margin: () => catchMargin({ caught: 'inner fold', layers: 3, folds, topstitchingThread: true }),

@@ -1,14 +1,17 @@
 import type { Fold } from '../fold/flat-fold';
 import { cutOut, foldedStrip, placeOf } from '../fold/layer';
 import { crossingLayers, stackMm } from '../fold/stack';
-import type { Finish, FoldPlan, TrimPlan, WorkRequest, WorkStep } from './finish';
+import type { Finish } from './finish';
+import type { FoldPlan, TrimPlan } from './fold-plan';
+import type { WorkRequest, WorkStep } from './work';
 import type { FoldRequest } from './fold-request';
 import { lineMargin } from './parts/line-margin';
 import { asLength } from './parts/margin-parts';
-import { home, said, step } from './parts/said';
+import { home, once, said, step } from './parts/said';
 import { garmentBeyondMm, stage } from './parts/stages';
 import { needle, pressure, straightLength } from './parts/starting';
 import { changeTo, ends, testScrap } from './parts/work';
+import { rated } from './parts/rated';
 
 const all = ['seams', 'edge-stitched', 'hand-caught', 'fused'];
 /** A shallower tuck slips out from under the foot; a deeper one than `leave` is trimmed. */
@@ -134,7 +137,7 @@ function steps(request: WorkRequest): WorkStep[] {
       ['handwheel', 'needle'],
     ),
     ends(request, machine),
-    step('try-on', 'hand', 'Turn the hem down and try it on before anything is cut.', {}),
+    once(5, 'try-on', 'hand', 'Turn the hem down and try it on before anything is cut.', {}),
     ...(trim?.needed
       ? [
           step(
@@ -192,6 +195,7 @@ export const keptHem: Finish = {
   id: 'kept-hem',
   name: 'Kept hem',
   family: 'turned',
+  group: 'kept',
   about: 'Shortens ready-made trousers and keeps the worn look of their own hem.',
   variants: [
     {
@@ -260,15 +264,20 @@ export const keptHem: Finish = {
     ];
   },
   nature: () => ({
-    hidden: 0.6,
-    sturdy: 0.6,
-    decorative: 0.2,
+    purposes: ['hem'],
+    worked: ['tuck'],
+    hidden: rated(
+      0.7,
+      'hidden',
+      'The old hem stays as it was; the seam hides in the ditch above it.',
+    ),
+    sturdy: rated(0.6, 'sturdy', 'The old hem’s own stitching stays; one seam holds it on.'),
+    decorative: rated(0.3, 'decorative', 'The worn look of the old hem stays.'),
     holdsFray: 3,
-    givesPercent: 12,
-    leastRadiusMm: 0,
+    leastRadius: { mm: 0 },
     thickestMm: Infinity,
-    turnsUp: false,
-    onlyWith: 'a factory hem that is there already',
+    keepsOldHem: true,
+    freeLayers: 2,
   }),
   seamClass: () => null,
   margin: () => ditchMargin,

@@ -3,14 +3,10 @@ import { foldedStrip } from '../fold/layer';
 import { mark } from '../fold/mark';
 import { stackMm } from '../fold/stack';
 import type { Pattern } from '../stitch/stitch';
-import type {
-  Finish,
-  FinishMargin,
-  FoldPlan,
-  StartingValue,
-  WorkRequest,
-  WorkStep,
-} from './finish';
+import type { Finish } from './finish';
+import type { FinishMargin } from './finish-margin';
+import type { FoldPlan } from './fold-plan';
+import type { StartingValue, WorkRequest, WorkStep } from './work';
 import type { FoldRequest } from './fold-request';
 import { asLength } from './parts/margin-parts';
 import { overcastMargin } from './parts/overcast-margin';
@@ -20,6 +16,7 @@ import { stage } from './parts/stages';
 import { guess, needle, pressure, zigzagLength } from './parts/starting';
 import { swingMargin } from './parts/swing-margin';
 import { changeTo, cut, ends, lastPress, testScrap } from './parts/work';
+import { rated } from './parts/rated';
 
 /** How far the stitch reaches into the cloth when it is drawn, mm. */
 const reachMm = 5;
@@ -198,6 +195,7 @@ export const overcast: Finish = {
   id: 'overcast',
   name: 'Overcast edge',
   family: 'edge',
+  group: 'overcast',
   about: 'Holds a raw edge with thread; stands in for an overlocker.',
   variants: names.map(([id, name, cost]) => ({ id, name, costs: [said(id, cost)] })),
   fields: {
@@ -249,18 +247,30 @@ export const overcast: Finish = {
       pressure(cloth, stackMm(1, cloth.thicknessMm)),
     ];
   },
-  nature: (variant) => ({
-    hidden: 0.4,
-    sturdy: variant === 'join' ? 0.5 : 0.35,
-    decorative: 0,
-    holdsFray: variant.startsWith('zigzag') ? 2 : 3,
-    givesPercent: variant === 'stretch' ? 100 : variant.startsWith('zigzag') ? 40 : 15,
-    leastRadiusMm: 20,
-    thickestMm: 3,
-    turnsUp: false,
-    edgeOnly: true,
-    ...(variant === 'join' ? { onlyWith: 'a second edge to be joined to' } : {}),
-  }),
+  nature: (variant) => {
+    const joins = variant === 'join';
+    const zigzagged = variant.startsWith('zigzag');
+    return {
+      purposes: joins ? ['seam'] : ['allowance'],
+      worked: joins ? ['over-edge', 'joins'] : ['over-edge'],
+      hidden: joins
+        ? rated(0.8, 'hidden', 'The thread lies inside, on one narrow allowance.')
+        : rated(0.55, 'hidden', 'The thread lies over the edge, on both faces.'),
+      sturdy: joins
+        ? rated(0.5, 'sturdy', 'One line holds seam and edge both.')
+        : zigzagged
+          ? rated(0.4, 'sturdy', 'Thread over the raw edge keeps it from fraying, no more.')
+          : rated(0.5, 'sturdy', 'Rungs and a straight line keep the raw edge from fraying.'),
+      decorative: rated(0, 'decorative', 'Nobody looks at it with pleasure.'),
+      holdsFray: zigzagged ? 2 : 3,
+      leastRadius: { mm: 20 },
+      thickestMm: 3,
+      rawEdge: !joins,
+      liesWithCurl: variant === 'stretch' ? 3 : 1,
+      ...(joins ? { rawInside: true, narrowSeam: true } : {}),
+      freeLayers: joins ? 2 : 1,
+    };
+  },
   seamClass: (variant) => (variant === 'join' ? '1.01' : '6.01'),
   margin: (variant) =>
     variant === 'zigzag-trim'

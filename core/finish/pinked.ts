@@ -1,12 +1,15 @@
 import { foldedStrip } from '../fold/layer';
 import { mark } from '../fold/mark';
 import { stackMm } from '../fold/stack';
-import type { Finish, FoldPlan, WorkRequest, WorkStep } from './finish';
+import type { Finish } from './finish';
+import type { FoldPlan } from './fold-plan';
+import type { WorkRequest, WorkStep } from './work';
 import type { FoldRequest } from './fold-request';
-import { home, said, step } from './parts/said';
+import { home, once, said, step } from './parts/said';
 import { stage } from './parts/stages';
 import { needle, straightLength } from './parts/starting';
 import { cut } from './parts/work';
+import { rated } from './parts/rated';
 
 /** A = 0: the shears cut the edge itself; a stitched line lies inside it. */
 function folds({ wish, cloth: { thicknessMm } }: FoldRequest): FoldPlan {
@@ -48,7 +51,8 @@ function steps({ wish }: WorkRequest): WorkStep[] {
       {},
       ['cutter'],
     ),
-    step(
+    once(
+      2,
       'test',
       'hand',
       'Rub {rubMm} of the edge ten times. If a thread comes loose, choose another finish.',
@@ -62,6 +66,7 @@ export const pinked: Finish = {
   id: 'pinked',
   name: 'Pinked edge',
   family: 'edge',
+  group: 'cut',
   about: 'Shears only, for cloth that hardly frays and edges nobody rubs.',
   variants: [
     {
@@ -102,16 +107,21 @@ export const pinked: Finish = {
           needle({ cloth, edge }, stackMm(1, cloth.thicknessMm)),
         ]
       : [],
-  nature: () => ({
-    hidden: 0.7,
-    sturdy: 0.05,
-    decorative: 0.1,
+  nature: (variant) => ({
+    purposes: ['allowance'],
+    worked: ['cut'],
+    hidden: rated(0.6, 'hidden', 'A row of teeth and no thread.'),
+    sturdy:
+      variant === 'stitched'
+        ? rated(0.2, 'sturdy', 'A line of stitches stops what frays past the teeth.')
+        : rated(0.1, 'sturdy', 'Nothing holds the edge but its teeth.'),
+    decorative: rated(0.15, 'decorative', 'Teeth, where somebody looks.'),
     holdsFray: 1,
-    givesPercent: Infinity,
-    leastRadiusMm: 0,
+    leastRadius: { mm: 0 },
     thickestMm: Infinity,
-    turnsUp: false,
-    edgeOnly: true,
+    rawEdge: true,
+    liesWithCurl: 0,
+    freeLayers: 1,
   }),
   seamClass: () => null,
   margin: () => null,

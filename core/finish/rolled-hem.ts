@@ -1,25 +1,22 @@
 import { mark } from '../fold/mark';
 import { stackMm } from '../fold/stack';
-import type {
-  Fact,
-  Finish,
-  FinishMargin,
-  FoldPlan,
-  Reasoned,
-  School,
-  WorkRequest,
-  WorkStep,
-} from './finish';
+import type { Fact, Reasoned } from './fact';
+import type { Finish } from './finish';
+import type { FinishMargin } from './finish-margin';
+import type { FoldPlan } from './fold-plan';
+import type { School } from './school';
+import type { WorkRequest, WorkStep } from './work';
 import type { FoldRequest } from './fold-request';
 import { fedMargin } from './parts/fed-margin';
 import { asLength } from './parts/margin-parts';
 import { overhang } from './parts/overcast-margin';
-import { said, step } from './parts/said';
+import { once, said, step } from './parts/said';
 import { foldingStages, garmentBeyondMm, sewnAt } from './parts/stages';
 import { guess, needle, pressure, straightLength } from './parts/starting';
 import { swingMargin } from './parts/swing-margin';
 import { turnedTwice } from './parts/turned';
 import { changeTo, cut, lastPress, testScrap } from './parts/work';
+import { rated } from './parts/rated';
 
 const withFoot = ['straight', 'zigzag'];
 /** Middle of what a scroll takes, 1.8 … 2.5 times its channel. Starting guess. */
@@ -87,14 +84,16 @@ function startStep({ schools, wish }: WorkRequest, machine: WorkStep['at']): Wor
   const values = { channelMm: wish.channelMm ?? 0, firstMm: 20 };
   switch (schools['roll-start']) {
     case 'handle':
-      return step(
+      return once(
+        2,
         'start',
         machine,
         'Sew three stitches at the corner of the raw edge and leave a long tail; pull the corner into the scroll by that handle.',
         values,
       );
     case 'hand-fold':
-      return step(
+      return once(
+        2,
         'start',
         'table',
         'Fold the first {firstMm} by hand, twice {channelMm:fine}, press, and slide the fold into the scroll.',
@@ -102,7 +101,8 @@ function startStep({ schools, wish }: WorkRequest, machine: WorkStep['at']): Wor
         ['iron'],
       );
     default:
-      return step(
+      return once(
+        2,
         'start',
         machine,
         'Baste a leader of soluble or tear-away sheet to the corner and start the roll on it.',
@@ -144,7 +144,8 @@ function steps(request: WorkRequest): WorkStep[] {
       {},
       ['cutter', 'starch'],
     ),
-    step(
+    once(
+      2,
       'seams',
       'table',
       'Thin every seam that crosses, down to one layer, for the last {channelMm:fine} × 2.',
@@ -160,7 +161,8 @@ function steps(request: WorkRequest): WorkStep[] {
       { feedMm: plan.feedMm ?? 0 },
       ['needle'],
     ),
-    step(
+    once(
+      0.5,
       'lump',
       machine,
       'At a seam: stop with the needle down, lift the foot, ease the roll over the lump and go on by handwheel.',
@@ -252,6 +254,7 @@ export const rolledHem: Finish = {
   id: 'rolled-hem',
   name: 'Narrow rolled hem',
   family: 'rolled',
+  group: 'rolled',
   about: 'The lightest hem for fine cloth; a scroll rolls it while it is sewn.',
   variants: [
     {
@@ -311,14 +314,21 @@ export const rolledHem: Finish = {
       : [straightLength(stack), ...rest];
   },
   nature: (variant) => ({
-    hidden: 0.45,
-    sturdy: 0.4,
-    decorative: 0.3,
+    purposes: ['hem', 'opening'],
+    worked: variant === 'imitation' ? ['turned', 'over-edge'] : ['turned', 'scroll'],
+    hidden:
+      variant === 'imitation'
+        ? rated(0.35, 'hidden', 'A cord of thread runs along the edge itself.')
+        : rated(0.6, 'hidden', 'A roll as narrow as {depthMm:fine} is all that is seen.'),
+    sturdy: rated(0.5, 'sturdy', 'Rolled shut, but only {depthMm:fine} of it is held.'),
+    decorative: rated(0.35, 'decorative', 'A fine even roll is nice to look at.'),
     holdsFray: variant === 'imitation' ? 2 : 3,
-    givesPercent: variant === 'straight' ? 8 : 25,
-    leastRadiusMm: variant === 'imitation' ? 30 : 100,
+    leastRadius: variant === 'imitation' ? { mm: 30 } : { timesDepth: 30 },
     thickestMm: variant === 'imitation' ? 0.5 : 0.45,
-    turnsUp: true,
+    shutsIn: variant !== 'imitation',
+    closeStitch: variant === 'imitation',
+    // The scroll holds the layers on one another.
+    freeLayers: 1,
   }),
   seamClass: (variant) => (variant === 'imitation' ? '6.02' : '6.03'),
   margin: (variant) => (variant === 'imitation' ? imitationMargin : rollMargin(variant)),

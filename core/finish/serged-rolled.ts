@@ -1,4 +1,7 @@
-import type { Finish, WorkRequest, WorkStep } from './finish';
+import type { Finish } from './finish';
+import type { StartingValue, WorkRequest, WorkStep } from './work';
+import { knifeMargin } from './parts/knife-margin';
+import { asLength } from './parts/margin-parts';
 import type { FoldRequest } from './fold-request';
 import {
   overlocked,
@@ -7,14 +10,25 @@ import {
   threaded,
   widerThanAllowance,
 } from './parts/overlock';
-import { said, step } from './parts/said';
+import { once, said, step } from './parts/said';
 import { differential, guess, needle } from './parts/starting';
 import { cut, testScrap } from './parts/work';
+import { rated } from './parts/rated';
 
 const all = ['three-thread', 'two-thread', 'fluffy'];
 const machine = { machine: 'overlocker', foot: null } as const;
 
-const folds = (request: FoldRequest) => overlocked(request, true);
+const folds = (request: FoldRequest) => overlocked(request, 'rolls');
+
+/** The stitch length of a rolled edge, close. */
+const rolledLength = (variant: string): StartingValue =>
+  guess(
+    'length',
+    'Stitch length',
+    variant === 'fluffy' ? 1.2 : 1,
+    'mm',
+    said('rolled-length', 'Close, 0.7 to 1.5; open it up if the edge stiffens.'),
+  );
 
 function steps(request: WorkRequest): WorkStep[] {
   const { wish, cloth } = request;
@@ -22,14 +36,16 @@ function steps(request: WorkRequest): WorkStep[] {
   const threads = wish.variant === 'two-thread' ? 2 : 3;
   return [
     cut(allowanceMm),
-    step(
+    once(
+      1,
       'finger',
       machine,
       'Set the machine to rolled hem: stitch finger drawn back, right needle only.',
       {},
       ['power-off', 'knife'],
     ),
-    step(
+    once(
+      6,
       'thread',
       machine,
       wish.variant === 'fluffy'
@@ -39,7 +55,8 @@ function steps(request: WorkRequest): WorkStep[] {
       ['power-off'],
     ),
     testScrap(1),
-    step(
+    once(
+      2,
       'tension',
       machine,
       threads === 3
@@ -53,7 +70,8 @@ function steps(request: WorkRequest): WorkStep[] {
       { allowanceMm, leaveMm: trim?.leaveMm ?? 0 },
       ['knife', 'pins'],
     ),
-    step(
+    once(
+      2,
       'ends',
       'hand',
       'Thread the chain back into the roll, or seal it with a drop of fray check and cut it close.',
@@ -66,6 +84,7 @@ export const sergedRolled: Finish = {
   id: 'serged-rolled',
   name: 'Serged rolled hem',
   family: 'rolled',
+  group: 'serged-rolled',
   about: 'A fine corded edge for sheers, scarves and flounces, without pressing.',
   variants: [
     {
@@ -113,7 +132,6 @@ export const sergedRolled: Finish = {
   folds,
   steps,
   startingValues({ wish, cloth, edge }) {
-    const fluffy = wish.variant === 'fluffy';
     const plan = folds({ wish, cloth });
     const two = wish.variant === 'two-thread';
     return [
@@ -124,13 +142,7 @@ export const sergedRolled: Finish = {
           ? 'One looper only; the upper one is shut off.'
           : 'The narrow stitch, off the smallest tongue.',
       ),
-      guess(
-        'length',
-        'Stitch length',
-        fluffy ? 1.2 : 1,
-        'mm',
-        said('rolled-length', 'Close, 0.7 to 1.5; open it up if the edge stiffens.'),
-      ),
+      rolledLength(wish.variant),
       guess(
         'cutting-width',
         'Cutting width',
@@ -152,15 +164,22 @@ export const sergedRolled: Finish = {
     ];
   },
   nature: () => ({
-    hidden: 0.3,
-    sturdy: 0.4,
-    decorative: 0.5,
-    holdsFray: 2,
-    givesPercent: 60,
-    leastRadiusMm: 30,
+    purposes: ['hem'],
+    worked: ['over-edge'],
+    hidden: rated(0.35, 'hidden', 'A thin cord of thread runs along the edge itself.'),
+    sturdy: rated(0.45, 'sturdy', 'Closely wrapped; where much rubs, the wrap wears through.'),
+    decorative: rated(0.45, 'decorative', 'A fine corded edge.'),
+    holdsFray: 3,
+    leastRadius: { mm: 30 },
     thickestMm: 0.45,
-    turnsUp: false,
+    closeStitch: true,
+    freeLayers: 1,
   }),
   seamClass: () => '6.01',
-  margin: () => null,
+  margin: (variant) =>
+    knifeMargin({
+      folds: ({ fold, cloth }) => folds({ wish: fold, cloth }),
+      startingLength: () => asLength(rolledLength(variant)),
+      joins: () => false,
+    }),
 };

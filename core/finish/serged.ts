@@ -1,5 +1,6 @@
 import type { Pattern } from '../stitch/stitch';
-import type { Finish, StartingValue, WorkRequest, WorkStep } from './finish';
+import type { Finish } from './finish';
+import type { StartingValue, WorkRequest, WorkStep } from './work';
 import type { FoldRequest, FoldWish } from './fold-request';
 import {
   overlocked,
@@ -8,9 +9,12 @@ import {
   threaded,
   widerThanAllowance,
 } from './parts/overlock';
-import { said, step } from './parts/said';
+import { once, said, step } from './parts/said';
 import { differential, guess, needle, overlockLength } from './parts/starting';
 import { cut, lastPress, testScrap } from './parts/work';
+import { knifeMargin } from './parts/knife-margin';
+import { asLength } from './parts/margin-parts';
+import { rated } from './parts/rated';
 
 const all = ['four-thread', 'three-wide', 'three-narrow'];
 /** Starting guesses: how far the needle stands from the knife, mm. */
@@ -37,24 +41,43 @@ const withWidth = (wish: FoldWish): FoldWish => ({
   ...wish,
   depthMm: wish.depthMm ?? Math.min(cuttingWidthMm[wish.variant] ?? 6, wish.seamAllowanceMm ?? 6),
 });
-const folds = ({ wish, cloth }: FoldRequest) => overlocked({ wish: withWidth(wish), cloth }, false);
+/** Four threads join two edges while they wrap them, where the edge is a seam. */
+const isSeam = (variant: string, edge: FoldRequest['edge']) =>
+  variant === 'four-thread' && edge?.purpose === 'seam';
+
+const folds = ({ wish, cloth, edge }: FoldRequest) =>
+  overlocked({ wish: withWidth(wish), cloth }, isSeam(wish.variant, edge) ? 'joins' : 'wraps');
 
 const machine = { machine: 'overlocker', foot: null } as const;
 
 function steps(request: WorkRequest): WorkStep[] {
   const { wish, cloth, edge, schools } = request;
-  const { allowanceMm, trim } = folds({ wish, cloth });
+  const { allowanceMm, trim, layersAtStitch } = folds({ wish, cloth, edge });
+  const joins = isSeam(wish.variant, edge);
   const eased = schools['easing'] === 'eased';
   return [
     cut(allowanceMm),
-    step(
+    ...(joins
+      ? [
+          step(
+            'pin',
+            'table',
+            'Lay the two edges together, right sides in; pin well inside the needles.',
+            {},
+            ['pins'],
+          ),
+        ]
+      : []),
+    once(
+      4,
       'thread',
       machine,
       'Thread {threads} threads, loopers first, needles last.',
       { threads: wish.variant === 'four-thread' ? 4 : 3 },
       ['power-off'],
     ),
-    step(
+    once(
+      1.5,
       'needle',
       machine,
       wish.variant === 'three-narrow'
@@ -65,10 +88,11 @@ function steps(request: WorkRequest): WorkStep[] {
       {},
       ['power-off'],
     ),
-    testScrap(1),
+    testScrap(layersAtStitch),
     ...(eased
       ? [
-          step(
+          once(
+            2,
             'differential',
             machine,
             'Raise the differential until the scrap draws in as much as the edge is too full, then balance the loopers.',
@@ -83,14 +107,16 @@ function steps(request: WorkRequest): WorkStep[] {
       ['knife', 'pins'],
     ),
     edge.closed
-      ? step(
+      ? once(
+          2,
           'ends',
           machine,
           'Cut a notch of {widthMm} to start in, sew round, over the first stitches by {overlapMm}, then lift the foot and draw the cloth out behind.',
           { widthMm: trim?.leaveMm ?? 0, overlapMm: 20 },
           ['knife'],
         )
-      : step(
+      : once(
+          2,
           'ends',
           'hand',
           'Leave {chainMm} of chain at both ends and thread it back under the loops.',
@@ -105,6 +131,7 @@ export const serged: Finish = {
   id: 'serged',
   name: 'Serged edge',
   family: 'edge',
+  group: 'serged',
   about: 'Cut and wrapped in one pass; eases a full edge with the differential.',
   variants: [
     {
@@ -167,10 +194,10 @@ export const serged: Finish = {
   steps,
   startingValues({ wish, cloth, edge, schools }) {
     const width = withWidth(wish).depthMm ?? 0;
-    const plan = folds({ wish, cloth });
+    const plan = folds({ wish, cloth, edge });
     return [
       threads[wish.variant] ?? threads['four-thread']!,
-      overlockLength(cloth),
+      overlockLength(cloth, wish.variant === 'three-narrow'),
       guess(
         'cutting-width',
         'Cutting width',
@@ -188,20 +215,36 @@ export const serged: Finish = {
       ),
       overlockGuide(plan),
       presserLift(plan.stackMm),
-      needle({ cloth, edge }, cloth.thicknessMm),
+      needle({ cloth, edge }, plan.stackMm),
     ];
   },
-  nature: (variant) => ({
-    hidden: 0.4,
-    sturdy: variant === 'four-thread' ? 0.6 : 0.45,
-    decorative: 0.05,
-    holdsFray: variant === 'three-narrow' ? 2 : 3,
-    givesPercent: Infinity,
-    leastRadiusMm: 40,
-    thickestMm: 3,
-    turnsUp: false,
-    edgeOnly: true,
-  }),
+  nature: (variant) => {
+    const four = variant === 'four-thread';
+    return {
+      purposes: four ? ['allowance', 'seam'] : ['allowance'],
+      worked: four ? ['over-edge', 'joins'] : ['over-edge'],
+      hidden: rated(0.6, 'hidden', 'A flat band of thread, on both faces of the edge.'),
+      sturdy: four
+        ? rated(0.75, 'sturdy', 'Two needles hold, and four threads wrap the edge.')
+        : variant === 'three-wide'
+          ? rated(0.6, 'sturdy', 'Three threads wrap {depthMm:fine} of the edge.')
+          : rated(0.5, 'sturdy', 'Three threads wrap {depthMm:fine} of the edge, and no more.'),
+      decorative: rated(0.05, 'decorative', 'A neat band, but a band of thread.'),
+      holdsFray: variant === 'three-narrow' ? 2 : 3,
+      leastRadius: { mm: 40 },
+      thickestMm: 3,
+      rawEdge: true,
+      liesWithCurl: 3,
+      // Where four threads join, their band lies behind the seam.
+      ...(four ? { rawInside: true, narrowSeam: true } : {}),
+      freeLayers: 1,
+    };
+  },
   seamClass: () => '6.01',
-  margin: () => null,
+  margin: (variant) =>
+    knifeMargin({
+      folds: ({ fold, cloth, edge }) => folds({ wish: fold, cloth, edge }),
+      startingLength: ({ cloth }) => asLength(overlockLength(cloth, variant === 'three-narrow')),
+      joins: ({ edge }) => isSeam(variant, edge),
+    }),
 };

@@ -1,6 +1,8 @@
 import { mark } from '../fold/mark';
 import { stackMm } from '../fold/stack';
-import type { Finish, FoldPlan, WorkRequest, WorkStep } from './finish';
+import type { Finish } from './finish';
+import type { FoldPlan } from './fold-plan';
+import type { WorkRequest, WorkStep } from './work';
 import type { FoldRequest } from './fold-request';
 import { said, step } from './parts/said';
 import { shellMargin } from './parts/shell-margin';
@@ -8,6 +10,7 @@ import { foldingStages, garmentBeyondMm, sewnAt } from './parts/stages';
 import { guess, needle } from './parts/starting';
 import { turnedTwice } from './parts/turned';
 import { changeTo, cut, lastPress, testScrap } from './parts/work';
+import { rated } from './parts/rated';
 
 const both = ['folded', 'rolled'];
 /** How far the swing reaches beyond the fold: middle of 2.5 … 4.5 mm. */
@@ -84,6 +87,7 @@ export const shellEdge: Finish = {
   id: 'shell-edge',
   name: 'Shell edge',
   family: 'decorative',
+  group: 'shell',
   about: 'Small scallops along a fold, for lingerie, collars and flounces.',
   variants: [
     {
@@ -136,14 +140,15 @@ export const shellEdge: Finish = {
     needle({ cloth, edge }, cloth.thicknessMm),
   ],
   nature: () => ({
-    hidden: 0.1,
-    sturdy: 0.35,
-    decorative: 0.9,
+    purposes: ['hem', 'opening'],
+    worked: ['turned'],
+    hidden: rated(0.1, 'hidden', 'Scallops all along the edge.'),
+    sturdy: rated(0.35, 'sturdy', 'One thread draws the fold in; it catches and breaks.'),
+    decorative: rated(0.9, 'decorative', 'Small scallops, as on lingerie.'),
     holdsFray: 2,
-    givesPercent: 40,
-    leastRadiusMm: 60,
+    leastRadius: { mm: 60 },
     thickestMm: 0.6,
-    turnsUp: true,
+    freeLayers: 2,
   }),
   seamClass: () => null,
   margin: (variant) => shellMargin(variant === 'rolled' ? 3 : 2),

@@ -1,6 +1,6 @@
 import type { Cloth } from '../cloth/cloth';
 import type { MachineKind } from '../kit/machine';
-import type { StartingValue } from './finish';
+import type { StartingValue } from './work';
 import { said } from './parts/said';
 import { guess, pressure } from './parts/starting';
 

@@ -1,13 +1,17 @@
-import type { Finish, FinishMargin, SewingPlan, WorkRequest, WorkStep } from './finish';
+import type { Finish } from './finish';
+import type { FinishMargin } from './finish-margin';
+import type { SewingPlan } from './sewing-plan';
+import type { WorkRequest, WorkStep } from './work';
 import type { FoldRequest, FoldWish } from './fold-request';
 import { catchMargin } from './parts/catch-margin';
 import { fedMargin } from './parts/fed-margin';
 import { asLength } from './parts/margin-parts';
-import { home, said, step } from './parts/said';
+import { home, once, said, step } from './parts/said';
 import { endsSchool } from './parts/schools';
 import { needle, pressure, straightLength } from './parts/starting';
 import { turnedTwice, turnWiderThanHem } from './parts/turned';
 import { changeTo, cut, ends, lastPress, testScrap } from './parts/work';
+import { oneLineShows, plainToSee, shutIn } from './parts/rated';
 
 const both = ['hemmer', 'hand'];
 
@@ -27,7 +31,8 @@ function steps(request: WorkRequest): WorkStep[] {
   const { wish, cloth, edge } = request;
   const { allowanceMm, feedMm = 0, stitchFromHemlineMm } = folds({ wish, cloth });
   const [width, turn] = [wish.depthMm ?? 0, wish.turnMm ?? 0];
-  const start = step(
+  const start = once(
+    1.5,
     'start-fold',
     'iron',
     'Fold the first {firstMm} by hand: {turnMm}, then {widthMm}, and press.',
@@ -58,7 +63,8 @@ function steps(request: WorkRequest): WorkStep[] {
   const machine = { machine: 'lockstitch', foot: 'wide-hemmer' } as const;
   return [
     cut(allowanceMm),
-    step(
+    once(
+      1,
       'clip',
       'table',
       'Clip the corner of the raw edge at the start and thin the seams that cross, down to one layer inside the hem.',
@@ -75,7 +81,8 @@ function steps(request: WorkRequest): WorkStep[] {
       { feedMm },
       ['needle'],
     ),
-    step(
+    once(
+      0.5,
       'lump',
       machine,
       'At a lump: stop with the needle down, lift the foot, take the cloth out of the scroll, fold by hand past the lump, sew over it, stop again and guide the edge back in.',
@@ -84,7 +91,8 @@ function steps(request: WorkRequest): WorkStep[] {
     ),
     ...(edge.closed
       ? [
-          step(
+          once(
+            3,
             'close',
             machine,
             'Closing the round: lift the hem out of the scroll about {beforeMm} before the beginning, fold the rest by hand and sew on over the first stitches.',
@@ -92,7 +100,8 @@ function steps(request: WorkRequest): WorkStep[] {
           ),
         ]
       : [
-          step(
+          once(
+            1,
             'last',
             machine,
             'At the end, fold the last {lastMm} by hand and sew off the edge.',
@@ -123,6 +132,7 @@ const scrollMargin: FinishMargin = fedMargin({
   depthMm: ({ fold }) => fold.depthMm ?? 0,
   rawEdgeFromEdgeMm: ({ fold, cloth }) => folds({ wish: fold, cloth }).feedMm,
   startingLength,
+  freeLayers: 3,
   reason:
     'Feed {fedMm:fine} more than the hem is wide, to be turned under; good from {loMm:fine} to {hiMm:fine}.',
 });
@@ -132,6 +142,7 @@ export const wideHem: Finish = {
   id: 'wide-hem',
   name: 'Wide hem',
   family: 'turned',
+  group: 'double-turned',
   about: 'A straight hem of one width, folded by the foot while it is sewn.',
   variants: [
     {
@@ -179,14 +190,18 @@ export const wideHem: Finish = {
     return [straightLength(stackMm), needle({ cloth, edge }, stackMm), pressure(cloth, stackMm)];
   },
   nature: (variant) => ({
-    hidden: 0.35,
-    sturdy: 0.8,
-    decorative: 0.15,
+    purposes: ['hem'],
+    worked: variant === 'hemmer' ? ['turned', 'scroll'] : ['turned'],
+    hidden: oneLineShows(0.4),
+    sturdy: shutIn(0.8),
+    decorative: plainToSee(0.15),
     holdsFray: 3,
-    givesPercent: 12,
-    leastRadiusMm: variant === 'hemmer' ? 1000 : 120,
+    // A wide scroll goes straight on; folded by hand the hem goes round what its depth allows.
+    leastRadius: variant === 'hemmer' ? { mm: 1000 } : { timesDepth: 12 },
     thickestMm: variant === 'hemmer' ? 0.5 : Infinity,
-    turnsUp: true,
+    shutsIn: true,
+    unequal: true,
+    freeLayers: 3,
   }),
   seamClass: () => '6.03',
   margin: (variant) => (variant === 'hemmer' ? scrollMargin : handMargin),

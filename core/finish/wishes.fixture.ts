@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import type { Cloth } from '../cloth/cloth';
 import { catalogue } from './catalogue';
-import type { Finish, FoldPlan, WorkRequest } from './finish';
+import type { Finish } from './finish';
+import type { FoldPlan } from './fold-plan';
+import type { WorkRequest } from './work';
 import { completed, foldFields, takesField, type FoldWish } from './fold-request';
 
 export const medium: Cloth = {

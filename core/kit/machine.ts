@@ -7,6 +7,8 @@ export type MachineKind = (typeof machineKinds)[number];
 
 /** Starting guess: how high a home machine's presser foot lifts, mm. */
 export const usualPresserLiftMm = 6;
+/** Starting guess: what pushing the lever further gives beyond that, mm. */
+export const usualExtraLiftMm = 2;
 
 /** What the sums need to know of a machine. */
 export interface Machine {
@@ -21,12 +23,23 @@ export interface Machine {
   readonly plateHoleMm?: IntervalMm | null | undefined;
   /** How high the presser foot lifts, when it was measured. */
   readonly presserLiftMm?: number | null | undefined;
+  /** How high it goes with the lever pushed further, when it was measured. */
+  readonly presserLiftHighMm?: number | null | undefined;
   /** Whether the length dial means one stitch, as usual, or a whole repeat. */
   readonly lengthMeans?: 'stitch' | 'repeat' | undefined;
   /** The stitches it has; all of its kind when nobody said. */
   readonly patterns?: readonly Pattern[] | null | undefined;
   /** How its feet are held; any foot goes on when nobody said. */
   readonly shanks?: readonly Shank[] | null | undefined;
+}
+
+/** How high a machine's presser foot lifts, and how high with the lever pushed further, mm. */
+export function liftsOf(machine: Pick<Machine, 'presserLiftMm' | 'presserLiftHighMm'>): {
+  readonly liftMm: number;
+  readonly highLiftMm: number;
+} {
+  const liftMm = machine.presserLiftMm ?? usualPresserLiftMm;
+  return { liftMm, highLiftMm: machine.presserLiftHighMm ?? liftMm + usualExtraLiftMm };
 }
 
 /** The stitches that a kind of machine can have at all. */

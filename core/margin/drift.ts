@@ -24,6 +24,19 @@ const perSlipGrade = 0.2;
 const stretchThatDoublesPercent = 200;
 const radiusThatDoublesMm = 40;
 
+/** Starting guess: how far apart two free layers creep at each grade of slip, mm. */
+const creepPerSlipGradeMm = 0.1;
+
+/**
+ * How far layers that are fed together and not fastened to one another drift apart, as a spread:
+ * 0.10 · slip · √(free layers − 1). Source: docs/formulas.md, “Fair chances”.
+ *
+ * @param freeLayers 1 or fewer for layers that are fastened already
+ */
+export function creepMm({ slip }: Pick<Cloth, 'slip'>, freeLayers: number): number {
+  return creepPerSlipGradeMm * slip * Math.sqrt(Math.max(0, freeLayers - 1));
+}
+
 /**
  * Spread of the drift, σ in mm.
  * σ = base × (1 + 0.20·slip) × (1 + stretch%/200) × (1 + min(1, 40/radius)) × skill.

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { blindHem } from '../finish/blind-hem';
-import type { SewingPlan } from '../finish/finish';
+import type { SewingPlan } from '../finish/sewing-plan';
 import { examplePlan } from '../plan/example.fixture';
 import { judge } from '../plan/judge';
 import { setUpOf } from '../plan/set-up-of';

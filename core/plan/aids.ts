@@ -1,4 +1,4 @@
-import type { WorkAids } from '../finish/finish';
+import type { WorkAids } from '../finish/sewing-plan';
 import type { FootKind } from '../kit/foot-kind';
 
 const binders: readonly FootKind[] = ['binder', 'binder-attachment'];

@@ -1,4 +1,5 @@
-import type { Finish, SewingPlan } from '../finish/finish';
+import type { Finish } from '../finish/finish';
+import type { SewingPlan } from '../finish/sewing-plan';
 import type { DriftSource } from '../margin/check';
 import { plainPrior, type Prior } from '../margin/prior';
 import { ruleSpreads } from './set-up-of';

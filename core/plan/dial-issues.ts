@@ -1,4 +1,4 @@
-import type { SewingPlan } from '../finish/finish';
+import type { SewingPlan } from '../finish/sewing-plan';
 import type { Issue } from '../impossible';
 import { dialField, dialTravel, type Dial, type DialSettings } from '../kit/dial-steps';
 

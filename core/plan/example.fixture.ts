@@ -1,4 +1,4 @@
-import type { SewingPlan } from '../finish/finish';
+import type { SewingPlan } from '../finish/sewing-plan';
 
 /** The set-up that the compute API documents: a medium woven on a home machine. */
 export const examplePlan: SewingPlan = {

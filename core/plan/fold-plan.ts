@@ -1,5 +1,6 @@
 import { Impossible } from '../impossible';
-import type { Finish, FoldPlan } from '../finish/finish';
+import type { Finish } from '../finish/finish';
+import type { FoldPlan } from '../finish/fold-plan';
 import {
   completed,
   foldFields,

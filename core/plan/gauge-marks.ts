@@ -1,5 +1,5 @@
 import { mark, type FoldMark } from '../fold/mark';
-import type { FoldPlan } from '../finish/finish';
+import type { FoldPlan } from '../finish/fold-plan';
 
 /**
  * Everything of a plan that is worth an edge on a fold gauge, in the order of the work: what is

@@ -1,4 +1,5 @@
-import type { Fact, SewingPlan } from '../finish/finish';
+import type { Fact } from '../finish/fact';
+import type { SewingPlan } from '../finish/sewing-plan';
 import type { DialSettings } from '../kit/dial-steps';
 import { beliefFor } from '../margin/belief';
 import { undriftedMm, type Check } from '../margin/check';

@@ -1,4 +1,5 @@
-import type { Finish, SewingPlan } from '../finish/finish';
+import type { Finish } from '../finish/finish';
+import type { SewingPlan } from '../finish/sewing-plan';
 import type { DialSettings, MarginDial } from '../kit/dial-steps';
 import { testLadder } from '../margin/ladder';
 import { posteriorGrid } from '../margin/posterior-grid';

@@ -1,5 +1,6 @@
 import { Impossible, type Issue } from '../impossible';
-import type { Finish, SewingPlan } from '../finish/finish';
+import type { Finish } from '../finish/finish';
+import type { SewingPlan } from '../finish/sewing-plan';
 import type { DialSettings } from '../kit/dial-steps';
 import {
   acceptedFaultShare,

@@ -1,5 +1,6 @@
 import { Impossible } from '../impossible';
-import type { Finish, FinishMargin } from '../finish/finish';
+import type { Finish } from '../finish/finish';
+import type { FinishMargin } from '../finish/finish-margin';
 
 /**
  * The part of a finish that its dials are solved by.

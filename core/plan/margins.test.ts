@@ -1,5 +1,5 @@
 import { finishById } from '../finish/catalogue';
-import type { SewingPlan } from '../finish/finish';
+import type { SewingPlan } from '../finish/sewing-plan';
 import { dialPositions, dialTravel } from '../kit/dial-steps';
 import { judge } from './judge';
 import { setUpOf } from './set-up-of';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { catalogue } from '../finish/catalogue';
 import { startingWish } from '../finish/wishes.fixture';
-import type { SewingPlan } from '../finish/finish';
+import type { SewingPlan } from '../finish/sewing-plan';
 import { Impossible } from '../impossible';
 import { guidances } from '../kit/foot';
 import { patternsOfKind } from '../kit/machine';

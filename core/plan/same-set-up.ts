@@ -1,4 +1,4 @@
-import type { SewingPlan } from '../finish/finish';
+import type { SewingPlan } from '../finish/sewing-plan';
 
 /** Values as text that does not depend on the order of keys; null and absent are the same. */
 function canonical(value: unknown): string {

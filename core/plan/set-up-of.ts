@@ -1,10 +1,12 @@
 import { Impossible, type Issue } from '../impossible';
-import type { Finish, SewingPlan } from '../finish/finish';
+import type { Finish } from '../finish/finish';
+import type { SewingPlan } from '../finish/sewing-plan';
 import type { Beliefs, DriftBelief } from '../margin/belief';
 import type { DriftSource } from '../margin/check';
 import { normalDrift } from '../margin/normal';
-import { spreadMm } from '../margin/drift';
+import { creepMm, spreadMm } from '../margin/drift';
 import type { SetUp } from '../margin/set-up';
+import type { IntervalMm } from '../kit/foot';
 import { patternsOf } from '../kit/machine';
 import { needleRadiusMm } from '../kit/needle';
 import { needleAirMm } from '../stitch/clearance';
@@ -38,11 +40,34 @@ function kitIssues(finish: Finish, plan: SewingPlan): Issue[] {
   return [...issues, ...footIssues(plan)];
 }
 
+/** Two needles on one shank that are too far apart for the foot or the plate. */
+function twinIssues({ foot, machine, needleSize, stitch }: SewingPlan): Issue[] {
+  const gapMm = stitch.twinGapMm ?? 0;
+  if (gapMm === 0) return [];
+  const openings: [string, IntervalMm | null | undefined][] = [
+    ['the slot of this foot', foot.slotMm],
+    ['the hole in this plate', machine.plateHoleMm],
+  ];
+  return openings.flatMap(([name, opening]): Issue[] => {
+    if (!opening) return [];
+    const mostMm = opening[1] - opening[0] - 2 * (needleRadiusMm(needleSize) + needleAirMm);
+    if (gapMm <= mostMm + 1e-9) return [];
+    const fits = mostMm > 0 ? `a gap up to ${mostMm.toFixed(2)} mm would fit` : 'none would fit';
+    return [
+      {
+        path: 'stitch.twinGapMm',
+        message: `A twin needle of ${gapMm} mm is too wide for ${name}, ${(opening[1] - opening[0]).toFixed(2)} mm; ${fits}.`,
+      },
+    ];
+  });
+}
+
 /** A foot whose opening no needle of this size can pass. */
-function footIssues({ foot, needleSize }: SewingPlan): Issue[] {
+function footIssues(plan: SewingPlan): Issue[] {
+  const { foot, needleSize } = plan;
   const [left, right] = foot.slotMm;
   const leastMm = 2 * (needleRadiusMm(needleSize) + needleAirMm);
-  if (right - left >= leastMm - 1e-9) return [];
+  if (right - left >= leastMm - 1e-9) return twinIssues(plan);
   return [
     {
       path: 'foot.slotMm',
@@ -56,11 +81,14 @@ export function ruleSpreads(
   finish: Finish,
   plan: SewingPlan,
 ): Partial<Record<DriftSource, number>> {
-  const bases = marginOfPlan(finish, plan.fold.variant).baseSpreadMm(wholePlan(finish, plan));
-  const entries = Object.entries(bases).map(([source, baseMm]) => [
-    source,
-    spreadMm(baseMm, plan.cloth, plan.edge.minRadiusMm, plan.skill),
-  ]);
+  const margin = marginOfPlan(finish, plan.fold.variant);
+  const whole = wholePlan(finish, plan);
+  const free = margin.freeLayers?.(whole) ?? {};
+  const entries = Object.entries(margin.baseSpreadMm(whole)).map(([source, baseMm]) => {
+    const handMm = spreadMm(baseMm, plan.cloth, plan.edge.minRadiusMm, plan.skill);
+    const layers = free[source as DriftSource] ?? 1;
+    return [source, Math.hypot(handMm, creepMm(plan.cloth, layers))];
+  });
   return Object.fromEntries(entries) as Partial<Record<DriftSource, number>>;
 }
 
@@ -73,7 +101,8 @@ export function ruleSpreads(
 export function setUpOf(finish: Finish, plan: SewingPlan, learned: Beliefs = {}): SetUp {
   refuseFold(finish, { wish: plan.fold, cloth: plan.cloth }, 'fold.');
   const margin = marginOfPlan(finish, plan.fold.variant);
-  const issues = kitIssues(finish, plan);
+  const whole = wholePlan(finish, plan);
+  const issues = kitIssues(finish, whole);
   if (issues.length > 0) throw new Impossible(issues);
   const byRule = Object.fromEntries(
     Object.entries(ruleSpreads(finish, plan)).map(([source, sigma]): [string, DriftBelief] => [
@@ -81,8 +110,7 @@ export function setUpOf(finish: Finish, plan: SewingPlan, learned: Beliefs = {})
       normalDrift(0, sigma),
     ]),
   );
-  const { machine, foot, stitch, needleSize, faultWeights } = plan;
-  const whole = wholePlan(finish, plan);
+  const { machine, foot, stitch, needleSize, faultWeights } = whole;
   return {
     checks: margin.checks(whole),
     beliefs: { ...byRule, ...learned },

@@ -1,4 +1,5 @@
-import type { Finish, SewingPlan } from '../finish/finish';
+import type { Finish } from '../finish/finish';
+import type { SewingPlan } from '../finish/sewing-plan';
 import { dialTravel, snapToDial, type DialSettings } from '../kit/dial-steps';
 import type { SetUp } from '../margin/set-up';
 import { solve } from '../margin/solve';

@@ -1,7 +1,7 @@
 import { catalogue, finishById } from '../finish/catalogue';
 import { workOn } from '../finish/wishes.fixture';
 import { impliedVariant } from '../finish/fold-request';
-import { isClosed, turnRadians } from './edge-shape';
+import { isClosed, turnRadians } from '../edge/shape';
 import { assumedLengths, foldPlanOf } from './fold-plan';
 import { gaugeMarks } from './gauge-marks';
 import { kitGaps, type Kit } from './kit-gaps';
@@ -66,12 +66,12 @@ describe('what a kit lacks', () => {
     expect(kitGaps(finish(id), wish, kit)).toEqual(gaps);
   });
 
-  test('an empty kit can only pink', () => {
+  test('an empty kit can only pink, or leave the edge as it is cut', () => {
     const nothing: Kit = { machines: [], feet: [] };
     const able = catalogue.filter((it) =>
       it.variants.some(({ id }) => kitGaps(it, { variant: id }, nothing).length === 0),
     );
-    expect(able.map(({ id }) => id)).toEqual(['pinked']);
+    expect(able.map(({ id }) => id)).toEqual(['pinked', 'left-cut']);
   });
 });
 

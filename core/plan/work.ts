@@ -1,5 +1,7 @@
 import { completed } from '../finish/fold-request';
-import type { Finish, School, StartingValue, WorkRequest, WorkStep } from '../finish/finish';
+import type { Finish } from '../finish/finish';
+import type { School } from '../finish/school';
+import type { StartingValue, WorkRequest, WorkStep } from '../finish/work';
 import { machineValues } from '../finish/threading';
 import { foldPlanOf, refuseFold } from './fold-plan';
 

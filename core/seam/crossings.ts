@@ -1,4 +1,5 @@
 import { Impossible } from '../impossible';
+import type { Cloth } from '../cloth/cloth';
 import { stackMm } from '../fold/stack';
 import {
   alongEdge,
@@ -9,6 +10,7 @@ import {
   type Crossing,
   type Stretch,
 } from './crossing';
+import { hammeredMm, liftAirMm, passageOf, type Passage, type PresserLifts } from './passage';
 import { profileOf, type EdgePlateau } from './profile';
 
 /** The foot's sole, from the needle to either end. */
@@ -29,7 +31,11 @@ export interface AlongEdge {
   readonly profile: readonly EdgePlateau[];
   readonly zones: readonly Zone[];
   readonly maxStackMm: number;
+  /** As it lies, without a hammer. */
   readonly passes: boolean;
+  readonly verdict: Passage;
+  /** The thickest place after hammering. */
+  readonly hammeredMm: number;
   /** The most that still passes under the foot. */
   readonly mostStackMm: number;
   /** Where to begin: on a closed edge just before the thickest crossing, else at 0. */
@@ -38,8 +44,6 @@ export interface AlongEdge {
   readonly tiltDegrees: number;
 }
 
-/** Starting guess: air that the presser foot keeps above what it lets through, mm. */
-export const liftAirMm = 1;
 /** Just before a crossing: so far from where it begins, mm. */
 const justBeforeMm = 3;
 
@@ -80,15 +84,15 @@ function joined(zones: readonly Zone[]): Zone[] {
  * Source: docs/formulas.md, “Along the edge”.
  *
  * @param layers at the stitch, between crossings
- * @param presserLiftMm how high the presser foot lifts
+ * @param lifts how high the presser foot goes
  * @throws Impossible naming each crossing that lies off the edge
  */
 export function alongTheEdge(
   edge: CrossedEdge,
   layers: number,
-  thicknessMm: number,
+  { thicknessMm, construction }: Pick<Cloth, 'thicknessMm' | 'construction'>,
   sole: Sole,
-  presserLiftMm: number,
+  lifts: PresserLifts,
 ): AlongEdge {
   const issues = crossingIssues(edge);
   if (issues.length > 0) throw new Impossible(issues);
@@ -104,8 +108,10 @@ export function alongTheEdge(
     profile,
     zones: joined(edge.crossings.flatMap((it) => zonesOf(edge, it, rise(it), sole))),
     maxStackMm,
-    passes: maxStackMm <= presserLiftMm - liftAirMm,
-    mostStackMm: presserLiftMm - liftAirMm,
+    passes: maxStackMm <= lifts.liftMm - liftAirMm,
+    verdict: passageOf(maxStackMm, construction, lifts),
+    hammeredMm: hammeredMm(maxStackMm, construction),
+    mostStackMm: lifts.liftMm - liftAirMm,
     startAtMm: edge.closed && thickest ? wrapped : 0,
     tiltDegrees: (tilt * 180) / Math.PI,
   };

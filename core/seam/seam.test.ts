@@ -7,6 +7,18 @@ const felled: Crossing = { kind: 'felled', atMm: 100, widthMm: 12 };
 const leg = { lengthMm: 420, closed: true, crossings: [felled] };
 const sole = { toeMm: 12, heelMm: 14 };
 
+/** In woven cloth of a thickness, under a foot that lifts so high and two millimetres more. */
+const along = (
+  edge: Parameters<typeof alongTheEdge>[0],
+  layers: number,
+  thicknessMm: number,
+  liftMm: number,
+) =>
+  alongTheEdge(edge, layers, { thicknessMm, construction: 'woven' }, sole, {
+    liftMm,
+    highLiftMm: liftMm + 2,
+  });
+
 const edges = fc
   .record({
     lengthMm: fc.integer({ min: 60, max: 3000 }),
@@ -94,7 +106,7 @@ test('stretches are cut at the ends of an open edge and wrap round a closed one'
 
 describe('what the foot meets', () => {
   test('handwheel a sole before to a sole after; the shim as high as the lump', () => {
-    const { zones, tiltDegrees } = alongTheEdge(leg, 3, 0.8, sole, 9);
+    const { zones, tiltDegrees } = along(leg, 3, 0.8, 9);
     const rise = 9 * 0.8 * 0.7;
     expect(zones).toEqual([
       { kind: 'handwheel', fromMm: 68, toMm: 132, shimMm: 0 },
@@ -106,8 +118,8 @@ describe('what the foot meets', () => {
 
   test('it passes up to a millimetre below the presser lift', () => {
     const stack = 12 * 0.8 * 0.7;
-    expect(alongTheEdge(leg, 3, 0.8, sole, stack + 1.001).passes).toBe(true);
-    expect(alongTheEdge(leg, 3, 0.8, sole, stack + 0.999).passes).toBe(false);
+    expect(along(leg, 3, 0.8, stack + 1.001).passes).toBe(true);
+    expect(along(leg, 3, 0.8, stack + 0.999).passes).toBe(false);
   });
 
   test('a closed edge begins just before its thickest crossing, an open one at its end', () => {
@@ -115,15 +127,15 @@ describe('what the foot meets', () => {
       ...leg,
       crossings: [felled, { kind: 'french' as const, atMm: 2, widthMm: 10 }],
     };
-    expect(alongTheEdge(two, 3, 0.8, sole, 20).startAtMm).toBeCloseTo(420 + 2 - 5 - 3, 9);
-    expect(alongTheEdge({ ...two, closed: false }, 3, 0.8, sole, 20).startAtMm).toBe(0);
-    expect(alongTheEdge({ ...leg, crossings: [] }, 3, 0.8, sole, 20).startAtMm).toBe(0);
+    expect(along(two, 3, 0.8, 20).startAtMm).toBeCloseTo(420 + 2 - 5 - 3, 9);
+    expect(along({ ...two, closed: false }, 3, 0.8, 20).startAtMm).toBe(0);
+    expect(along({ ...leg, crossings: [] }, 3, 0.8, 20).startAtMm).toBe(0);
   });
 
   test('zones stay on the edge, and one kind never lies on itself', () => {
     fc.assert(
       fc.property(edges, (edge) => {
-        const { zones, startAtMm } = alongTheEdge(edge, 2, 0.4, sole, 6);
+        const { zones, startAtMm } = along(edge, 2, 0.4, 6);
         for (const { fromMm, toMm } of zones) {
           expect(fromMm).toBeGreaterThanOrEqual(0);
           expect(toMm).toBeLessThanOrEqual(edge.lengthMm);
@@ -141,7 +153,7 @@ describe('what the foot meets', () => {
 
   test('a crossing off the edge is refused by name, with where it may lie', () => {
     const off = { ...leg, crossings: [felled, { ...felled, atMm: 421 }] };
-    expect(() => alongTheEdge(off, 3, 0.8, sole, 6)).toThrow(
+    expect(() => along(off, 3, 0.8, 6)).toThrow(
       expect.objectContaining({
         issues: [
           {

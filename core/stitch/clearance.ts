@@ -22,6 +22,9 @@ export function hasStraightPlate({ plateHoleMm }: Pick<Machine, 'plateHoleMm'>):
 /** Room for binary noise, so that a needle exactly at its limit is not refused. */
 const hair = 1e-9;
 
+/** How far either of two needles on one shank stands from its middle; 0 for a single one. */
+const halfTwinMm = ({ twinGapMm }: Stitch): number => (twinGapMm ?? 0) / 2;
+
 /** Where and by how much the needle comes nearest to metal. */
 export interface Clearance {
   /** Room left beyond the needle's radius and its air; negative blocks the setting. */
@@ -48,7 +51,8 @@ export function clearanceOf(
 ): Clearance {
   const [uLeft, uRight] = swingOf(stitch);
   const xs = [holeXMm(uLeft, stitch, dials), holeXMm(uRight, stitch, dials)];
-  const [left, right] = [Math.min(...xs), Math.max(...xs)];
+  const apart = halfTwinMm(stitch);
+  const [left, right] = [Math.min(...xs) - apart, Math.max(...xs) + apart];
   const keepMm = needleRadiusMm(needleSize) + needleAirMm;
   const openings: [Clearance['nearest'], IntervalMm][] = [['foot', foot.slotMm]];
   if (machine.plateHoleMm) openings.push(['plate', machine.plateHoleMm]);
@@ -69,7 +73,7 @@ export function withinSwing(
   dials: Pick<DialSettings, 'widthMm' | 'needlePositionMm'>,
   machine: Pick<Machine, 'maxWidthMm'>,
 ): boolean {
-  const half = machine.maxWidthMm / 2 + hair;
+  const half = machine.maxWidthMm / 2 - halfTwinMm(stitch) + hair;
   return swingOf(stitch).every((u) => Math.abs(holeXMm(u, stitch, dials)) <= half);
 }
 
@@ -85,14 +89,15 @@ export function needleMayGo(
 ): (widthMm: number, needlePositionMm: number) => boolean {
   const keepMm = needleRadiusMm(needleSize) + needleAirMm;
   const half = machine.maxWidthMm / 2;
+  const apart = halfTwinMm(stitch);
   const openings = [foot.slotMm, ...(machine.plateHoleMm ? [machine.plateHoleMm] : [])];
-  const least = Math.max(-half, ...openings.map(([left]) => left + keepMm)) - hair;
-  const most = Math.min(half, ...openings.map(([, right]) => right - keepMm)) + hair;
+  const least = Math.max(-half, ...openings.map(([left]) => left + keepMm)) + apart - hair;
+  const most = Math.min(half, ...openings.map(([, right]) => right - keepMm)) - apart + hair;
   const [a, b] = swingOf(stitch).map((u) => widthCoefficient(u, stitch)) as [number, number];
   const straightOnly = hasStraightPlate(machine);
   return (widthMm, needlePositionMm) => {
     const [x, y] = [needlePositionMm + a * widthMm, needlePositionMm + b * widthMm];
-    if (straightOnly && Math.abs(x - y) > hair) return false;
+    if (straightOnly && Math.abs(x - y) + 2 * apart > hair) return false;
     return x >= least && x <= most && y >= least && y <= most;
   };
 }

@@ -64,14 +64,16 @@ export function needlePath(
 ): Hole[] {
   const { penetrations, stitches } = repeatOf(stitch);
   const pitch = pitchMm(stitch, dials.lengthMm, machine);
+  const twinGapMm = stitch.twinGapMm ?? 0;
   const holes: Hole[] = [];
   for (let repeat = 0; repeat < repeats; repeat++) {
     for (const hole of penetrations) {
-      holes.push({
-        ...hole,
-        xMm: holeXMm(hole.u, stitch, dials),
-        yMm: (repeat * stitches + hole.v) * pitch,
-      });
+      const [xMm, yMm] = [holeXMm(hole.u, stitch, dials), (repeat * stitches + hole.v) * pitch];
+      if (twinGapMm === 0) holes.push({ ...hole, xMm, yMm });
+      else {
+        holes.push({ ...hole, needle: 0, xMm: xMm - twinGapMm / 2, yMm });
+        holes.push({ ...hole, needle: 1, xMm: xMm + twinGapMm / 2, yMm });
+      }
     }
   }
   return holes;

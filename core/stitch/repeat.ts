@@ -56,6 +56,7 @@ const fixed: Readonly<Partial<Record<Pattern, Repeat>>> = {
   'rolled-two': needles(1),
   'cover-left': needles(-1, 0),
   'cover-right': needles(0, 1),
+  'cover-wide': needles(-1, 1),
   'cover-three': needles(-1, 0, 1),
 };
 

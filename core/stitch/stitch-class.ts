@@ -24,5 +24,6 @@ export const stitchClass: Readonly<Record<Pattern, string>> = {
   'rolled-two': '503',
   'cover-left': '406',
   'cover-right': '406',
+  'cover-wide': '406',
   'cover-three': '407',
 };

@@ -21,7 +21,7 @@ export const overedgePatterns = [
   'rolled-two',
 ] as const;
 /** Stitches of a coverstitch machine. */
-export const coverPatterns = ['cover-left', 'cover-right', 'cover-three'] as const;
+export const coverPatterns = ['cover-left', 'cover-right', 'cover-wide', 'cover-three'] as const;
 /** What needles can sew. */
 export const patterns = [...lockPatterns, ...overedgePatterns, ...coverPatterns] as const;
 export type Pattern = (typeof patterns)[number];
@@ -38,7 +38,12 @@ export interface Stitch {
   readonly runStitches: number;
   /** Sewn the other way round: what went left goes right. */
   readonly mirror?: boolean | undefined;
+  /** Two needles on one shank, so far apart; null or left out for a single one. */
+  readonly twinGapMm?: number | null | undefined;
 }
+
+/** Starting guess: the gap of the twin needle that hems of knits are usually sewn with, mm. */
+export const usualTwinGapMm = 2.5;
 
 /** One needle hole of a repeat. */
 export interface Penetration {

@@ -1,6 +1,7 @@
 import { finishById } from '../finish/catalogue';
 import { evenDraws } from '../swatch/draw';
-import type { Finish, SewingPlan } from '../finish/finish';
+import type { Finish } from '../finish/finish';
+import type { SewingPlan } from '../finish/sewing-plan';
 import { coverage, reached, type Coverage, type Reached, type StudySetting } from './study';
 
 function known(id: string): Finish {

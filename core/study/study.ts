@@ -1,4 +1,5 @@
-import type { Finish, SewingPlan } from '../finish/finish';
+import type { Finish } from '../finish/finish';
+import type { SewingPlan } from '../finish/sewing-plan';
 import { dialField, dialTravel, marginDials, type DialSettings } from '../kit/dial-steps';
 import { needleMayGo } from '../stitch/clearance';
 import { allowedDrift, undriftedMm, type Check } from '../margin/check';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { finishById } from '../finish/catalogue';
-import type { SewingPlan } from '../finish/finish';
+import type { SewingPlan } from '../finish/sewing-plan';
 import { learn, learnedBelief } from '../margin/learn';
 import { normalDrift } from '../margin/normal';
 import { chanceOf, marginOf, bySource } from '../margin/margin';

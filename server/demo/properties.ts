@@ -1,6 +1,6 @@
 import type { ClothDraft } from '../../contract/cloth';
 import { clothFromDescription } from '../../core/cloth/describe';
-import type { SewingPlan } from '../../core/finish/finish';
+import type { SewingPlan } from '../../core/finish/sewing-plan';
 
 /** A described cloth as the sums take it. */
 export function propertiesOf(cloth: ClothDraft): SewingPlan['cloth'] {

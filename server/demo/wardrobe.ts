@@ -7,7 +7,7 @@ import { lessonOf } from '../../core/plan/learn-plan';
 import { marginOfPlan } from '../../core/plan/margin-of-plan';
 import { setUpOf } from '../../core/plan/set-up-of';
 import { startingSetting } from '../../core/plan/starting-setting';
-import type { SewingPlan } from '../../core/finish/finish';
+import type { SewingPlan } from '../../core/finish/sewing-plan';
 import type { RecordTable } from '../database/models';
 import { cloths } from './cloths';
 import { blindEdges, otherEdges, type DemoEdge, type OtherEdge } from './edges';

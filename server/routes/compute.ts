@@ -11,6 +11,7 @@ import { judge, type Judgement } from '../../core/plan/judge';
 import { lessonOf } from '../../core/plan/learn-plan';
 import { setUpOf } from '../../core/plan/set-up-of';
 import { startingSetting } from '../../core/plan/starting-setting';
+import { liftsOf } from '../../core/kit/machine';
 import { alongTheEdge } from '../../core/seam/crossings';
 import { finishesRequest } from '../../contract/choose';
 import { homeTests } from '../../contract/cloth';
@@ -116,11 +117,12 @@ export function computeRoutes(): Router {
   });
 
   router.post('/crossings', (request, response) => {
-    const { cloth, layersAtStitch, sole, presserLiftMm, ...edge } = parseBody(
+    const { cloth, layersAtStitch, sole, presserLiftMm, presserLiftHighMm, ...edge } = parseBody(
       crossingsRequest,
       request.body,
     );
-    response.json(alongTheEdge(edge, layersAtStitch, cloth.thicknessMm, sole, presserLiftMm));
+    const lifts = liftsOf({ presserLiftMm, presserLiftHighMm });
+    response.json(alongTheEdge(edge, layersAtStitch, cloth, sole, lifts));
   });
 
   router.post('/settings', (request, response) => {
@@ -184,19 +186,24 @@ export function computeRoutes(): Router {
       ranked: ranked.map((it) => ({
         finish: it.finishId,
         variant: it.variant,
+        group: it.group,
         score: it.score,
         chance: it.chance,
         stackMm: it.stackMm,
         minutesPerMetre: it.minutesPerMetre,
-        reasons: it.reasons.map(({ fact, weight }) => ({
+        reasons: it.reasons.map(({ fact, points, shared }) => ({
           about: fact.about,
           text: plainText(fact),
-          weight,
+          weight: points,
+          shared,
         })),
+        minutes: it.minutes,
+        passage: it.passage,
       })),
       ruledOut: ruledOut.map((it) => ({
         finish: it.finishId,
         variant: it.variant,
+        group: it.group,
         because: it.hindrances.map(({ because }) => plainText(because)),
         wouldNeed: it.hindrances.map(({ wouldNeed }) => plainNeed(wouldNeed)),
       })),

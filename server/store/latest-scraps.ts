@@ -1,5 +1,5 @@
 import type { DatedScrap } from '../../core/book/skill';
-import type { SewingPlan } from '../../core/finish/finish';
+import type { SewingPlan } from '../../core/finish/sewing-plan';
 import { learningKey } from '../../core/plan/same-set-up';
 import type { Store } from './store';
 

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { clothFromDescription } from '../../core/cloth/describe';
 import { Impossible } from '../../core/impossible';
-import { isClosed } from '../../core/plan/edge-shape';
+import { isClosed } from '../../core/edge/shape';
 import { refuseFold } from '../../core/plan/fold-plan';
 import { crossingIssues } from '../../core/seam/crossing';
 import { clothDraft } from '../../contract/cloth';

@@ -1,7 +1,8 @@
 import type { Cloth } from '../../core/cloth/cloth';
 import { clothFromDescription } from '../../core/cloth/describe';
 import { finishById } from '../../core/finish/catalogue';
-import type { Finish, SewingPlan } from '../../core/finish/finish';
+import type { Finish } from '../../core/finish/finish';
+import type { SewingPlan } from '../../core/finish/sewing-plan';
 import { Impossible } from '../../core/impossible';
 import type { DialSettings } from '../../core/kit/dial-steps';
 import { workAids } from '../../core/plan/aids';

@@ -1,4 +1,4 @@
-import type { FoldPlan } from '../../core/finish/finish';
+import type { FoldPlan } from '../../core/finish/fold-plan';
 import type { FoldMark } from '../../core/fold/mark';
 import { useLengths } from '../app/lengths-context';
 import { actionNames, originNames } from '../words/facts';

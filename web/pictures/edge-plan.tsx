@@ -1,5 +1,5 @@
 import type { EdgeRecord } from '../../contract/records';
-import { isClosed } from '../../core/plan/edge-shape';
+import { isClosed } from '../../core/edge/shape';
 import { useLengths } from '../app/lengths-context';
 import { tickStepMm } from './axis';
 import { useBox } from './use-box';

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { DriftBelief } from '../../core/margin/belief';
-import type { FaultWords } from '../../core/finish/finish';
+import type { FaultWords } from '../../core/finish/finish-margin';
 import type { Margin } from '../../core/margin/margin';
 import { useLengths } from '../app/lengths-context';
 import { NumbersTable } from './numbers-table';

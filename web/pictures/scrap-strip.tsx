@@ -1,4 +1,5 @@
-import type { FinishMargin, SewingPlan } from '../../core/finish/finish';
+import type { FinishMargin } from '../../core/finish/finish-margin';
+import type { SewingPlan } from '../../core/finish/sewing-plan';
 import type { DialSettings } from '../../core/kit/dial-steps';
 import { holeXMm, swingOf } from '../../core/stitch/needle-path';
 import type { SetUp } from '../../core/margin/set-up';

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { placeOf, plateausOf } from '../../core/fold/layer';
 import type { FoldMark } from '../../core/fold/mark';
 import { sectionOf, type Point, type Section } from '../../core/fold/section';
-import type { FoldStage } from '../../core/finish/finish';
+import type { FoldStage } from '../../core/finish/fold-plan';
 import { useLengths } from '../app/lengths-context';
 import { LayerCounts, Ruler } from './section-scale';
 import { NumbersTable } from './numbers-table';

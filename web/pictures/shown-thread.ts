@@ -1,4 +1,5 @@
-import type { ClothRegion, FinishMargin, SewingPlan } from '../../core/finish/finish';
+import type { ClothRegion, FinishMargin } from '../../core/finish/finish-margin';
+import type { SewingPlan } from '../../core/finish/sewing-plan';
 import type { DialSettings } from '../../core/kit/dial-steps';
 import { undriftedMm } from '../../core/margin/check';
 import type { SetUp } from '../../core/margin/set-up';

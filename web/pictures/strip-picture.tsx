@@ -1,4 +1,4 @@
-import type { StripPlan } from '../../core/finish/finish';
+import type { StripPlan } from '../../core/finish/fold-plan';
 import { useLengths } from '../app/lengths-context';
 import { useBox } from './use-box';
 

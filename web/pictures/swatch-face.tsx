@@ -1,4 +1,4 @@
-import type { ClothRegion } from '../../core/finish/finish';
+import type { ClothRegion } from '../../core/finish/finish-margin';
 import type { Swatch } from '../../core/swatch/swatch';
 import { threadPath } from './thread-path';
 import type { FaceWindow } from './two-faces';

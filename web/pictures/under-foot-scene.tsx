@@ -1,4 +1,5 @@
-import type { ClothRegion, FinishMargin, SewingPlan } from '../../core/finish/finish';
+import type { ClothRegion, FinishMargin } from '../../core/finish/finish-margin';
+import type { SewingPlan } from '../../core/finish/sewing-plan';
 import { needleRadiusMm } from '../../core/kit/needle';
 import { beliefFor, type Beliefs } from '../../core/margin/belief';
 import { allowedDrift } from '../../core/margin/check';

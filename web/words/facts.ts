@@ -1,4 +1,4 @@
-import type { Fact } from '../../core/finish/finish';
+import type { Fact } from '../../core/finish/fact';
 import type { Guidance } from '../../core/kit/foot';
 import type { Lengths } from '../app/lengths';
 import { fill } from './fill';

@@ -1,4 +1,4 @@
-import type { Values } from '../../core/finish/finish';
+import type { Values } from '../../core/finish/fact';
 import type { Lengths } from '../app/lengths';
 
 /**

@@ -4,6 +4,7 @@ import type { KitGap } from '../../core/plan/kit-gaps';
 import type { NeedlePoint } from '../../core/kit/needle';
 import type { Shank } from '../../core/kit/shank';
 import type { ThreadUse } from '../../core/kit/thread';
+import { patternNames } from './stitches';
 import type { Lengths } from '../app/lengths';
 
 export const machineKindNames: Readonly<Record<MachineKind, string>> = {
@@ -65,6 +66,11 @@ export function gapInWords(gap: KitGap, { fine }: Lengths): string {
       return anyOf(gap.anyOf.map((kind) => machineKindNames[kind]));
     case 'foot':
       return anyOf(gap.anyOf.slice(0, 2).map((kind) => footKindNames[kind]));
+    case 'stitch':
+      return `a machine that sews ${gap.anyOf
+        .slice(0, 2)
+        .map((pattern) => patternNames[pattern])
+        .join(' or ')}`;
     case 'shank':
       return `${anyOf(gap.anyOf.slice(0, 2).map((kind) => footKindNames[kind]))} for a ${gap.shanks.map((shank) => shankNames[shank]).join(' or ')}`;
     case 'channel':

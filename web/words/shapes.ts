@@ -1,5 +1,5 @@
 import type { SeamKind } from '../../core/seam/crossing';
-import type { EdgeShape } from '../../core/plan/edge-shape';
+import type { EdgeShape } from '../../core/edge/shape';
 
 /** The shapes of an edge as people name them. */
 export const shapeOptions: readonly { readonly value: EdgeShape; readonly label: string }[] = [

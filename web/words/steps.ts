@@ -1,4 +1,4 @@
-import type { CautionId, WorkStep } from '../../core/finish/finish';
+import type { CautionId, WorkStep } from '../../core/finish/work';
 import type { Lengths } from '../app/lengths';
 import { fill } from './fill';
 import { footKindNames, machineKindNames } from './kit';

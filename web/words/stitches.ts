@@ -21,6 +21,7 @@ export const patternNames: Readonly<Record<Pattern, string>> = {
   'rolled-two': 'rolled, two threads',
   'cover-left': 'cover, left and middle',
   'cover-right': 'cover, middle and right',
+  'cover-wide': 'cover, outer two needles',
   'cover-three': 'cover, three needles',
 };
 

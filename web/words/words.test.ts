@@ -1,6 +1,6 @@
 import { catalogue } from '../../core/finish/catalogue';
 import { everyVariant, startingWish, workOn } from '../../core/finish/wishes.fixture';
-import { cautionIds } from '../../core/finish/finish';
+import { cautionIds } from '../../core/finish/work';
 import { footKinds } from '../../core/kit/foot-kind';
 import { machineKinds } from '../../core/kit/machine';
 import { judge } from '../../core/plan/judge';

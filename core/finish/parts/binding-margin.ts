@@ -1,6 +1,9 @@
 import { guidanceSpreadMm, wrapSpreadMm } from '../../margin/drift';
-import type { FinishMargin, MarginWords, Reasoned, SewingPlan } from '../finish';
+import type { Reasoned } from '../fact';
+import type { FinishMargin, MarginWords } from '../finish-margin';
+import type { SewingPlan } from '../sewing-plan';
 import { lineMargin } from './line-margin';
+import { swingCoefficients } from './margin-parts';
 
 /** The stitch keeps this far inside either fold of the binding, mm. Starting guess. */
 export const nearestToFoldMm = 0.7;
@@ -25,21 +28,48 @@ const widthMm = ({ fold }: SewingPlan) => fold.depthMm ?? 0;
 /** How much wider than its front the binding's back is. */
 const backWiderMm = ({ fold }: SewingPlan) => fold.extensionMm ?? 0;
 
+/** A straight line of stitches, or two lines at once: needles side by side, or a swing. */
+export interface BindingStitch {
+  readonly layers: number;
+  startingLength(plan: SewingPlan): Reasoned<number>;
+  /** What lies between the outer lines where there are two, as a ruled width; none when left out. */
+  spanWidth?(plan: SewingPlan): Reasoned<number>;
+}
+
+/** Between the outermost lines of the stitch, mm. */
+function spanMm(plan: SewingPlan, widthMm: number): number {
+  const [left, right] = swingCoefficients(plan);
+  return (right - left) * widthMm;
+}
+
 /**
- * A binding sewn from the front: the front fold along the guide, and the back, which the wrap
- * decides and nobody sees, d wider: front distance + d.
- * Source: docs/formulas.md, “Checks per finish”.
+ * A binding sewn from the front: the line nearest to the front fold along the guide, and the back,
+ * which the wrap decides and nobody sees, d wider: front distance + d. Two lines must both lie on
+ * the binding: the nearest at 0.7 … F − gap − 0.7. The layers are fed together and creep apart, so
+ * that the back wanders further than the hand that wrapped it.
+ * Source: docs/formulas.md, “Checks per finish” and “Fair chances”.
  */
-export function bindingMargin(
-  layers: number,
-  startingLength: (plan: SewingPlan) => Reasoned<number>,
-): FinishMargin {
+export function bindingMargin({ layers, startingLength, spanWidth }: BindingStitch): FinishMargin {
+  const gapMm = (plan: SewingPlan) => (spanWidth ? spanMm(plan, spanWidth(plan).value) : 0);
   return lineMargin({
     words,
     check: 'front',
-    window: (plan) => [nearestToFoldMm, widthMm(plan) / 2],
+    window: (plan) => [
+      nearestToFoldMm,
+      spanWidth ? widthMm(plan) - gapMm(plan) - nearestToFoldMm : widthMm(plan) / 2,
+    ],
     below: 'off-front',
     above: 'far-in',
+    ...(spanWidth
+      ? {
+          reach: (plan: SewingPlan, hand: 1 | -1) => {
+            const [left, right] = swingCoefficients(plan);
+            return { constantMm: 0, width: (hand === 1 ? 0 - left : right) + 0 };
+          },
+          ruled: (plan: SewingPlan) => ({ widthMm: spanWidth(plan) }),
+        }
+      : {}),
+    freeLayers: () => ({ wrap: layers }),
     others: (plan, { k, v0 }) => [
       {
         name: 'back',

@@ -1,4 +1,4 @@
-import type { School } from '../finish';
+import type { School } from '../school';
 import { said } from './said';
 
 /** Variants of woven strips, and those a coverstitch machine puts on. */

@@ -1,7 +1,7 @@
-import type { WorkRequest, WorkStep, Workplace } from '../finish';
+import type { WorkRequest, WorkStep, Workplace } from '../work';
 import { stitchFromFrontMm, stripOf } from './binding';
 import { covered } from './binding-schools';
-import { home, step } from './said';
+import { home, once, step } from './said';
 import { changeTo, lastPress, testScrap } from './work';
 
 function stripSteps({ wish, cloth, schools }: WorkRequest): WorkStep[] {
@@ -9,17 +9,25 @@ function stripSteps({ wish, cloth, schools }: WorkRequest): WorkStep[] {
   if (cutting === 'none') return [];
   if (schools['strip-source'] === 'ready-made' && cutting === 'bias') {
     return [
-      step('buy', 'table', 'Take ready-folded bias {widthMm} wide when it is opened flat.', {
+      once(1, 'buy', 'table', 'Take ready-folded bias {widthMm} wide when it is opened flat.', {
         widthMm,
       }),
     ];
   }
   const first = foldsAtMm[0] ?? 0;
   return [
+    once(
+      5,
+      'lay-out',
+      'table',
+      cutting === 'bias'
+        ? 'Find the bias: fold a straight edge onto the cross grain, and draw the strips beside that fold.'
+        : 'Find the direction that stretches most, and draw the strips along it.',
+    ),
     cutting === 'bias'
       ? step(
           'cut-strip',
-          'table',
+          'hand',
           'Cut strips {widthMm} wide at 45° to the grain; join them on the straight grain, not all joins at one place.',
           { widthMm },
           ['cutter'],
@@ -49,11 +57,17 @@ function stripSteps({ wish, cloth, schools }: WorkRequest): WorkStep[] {
 const throughAttachment = (schools: WorkRequest['schools']) =>
   schools['attach'] === 'binder-attachment' || schools['attach-cover'] === 'attachment';
 
-function machineOf({
-  wish: { variant },
-  schools,
-}: Pick<WorkRequest, 'wish' | 'schools'>): Workplace {
+/** Whether elastic is zigzagged on where there is no coverstitch machine. */
+const isZigzagged = ({ wish, machineKind }: WorkRequest) =>
+  wish.variant === 'fold-over-elastic' && machineKind === 'lockstitch';
+
+function machineOf(request: WorkRequest): Workplace {
+  const {
+    wish: { variant },
+    schools,
+  } = request;
   const byAttachment = throughAttachment(schools);
+  if (isZigzagged(request)) return home('zigzag');
   if (covered.includes(variant)) {
     return { machine: 'coverstitch', foot: byAttachment ? 'binder-attachment' : null };
   }
@@ -64,7 +78,12 @@ function machineOf({
     : home('edge-guide');
 }
 
-function footName({ wish: { variant }, schools }: WorkRequest): string {
+function footName(request: WorkRequest): string {
+  const {
+    wish: { variant },
+    schools,
+  } = request;
+  if (isZigzagged(request)) return 'open zigzag foot; three-step or plain zigzag';
   if (variant === 'satin') return 'walking foot';
   if (throughAttachment(schools)) return 'binder attachment';
   if (covered.includes(variant)) return 'coverstitch foot, both needles';
@@ -86,7 +105,8 @@ function sewSteps(request: WorkRequest): WorkStep[] {
       ),
       ...(edge.cornered
         ? [
-            step(
+            once(
+              8,
               'mitre',
               'hand',
               'At each corner stop at the cloth’s edge, fold the binding to a mitre on both faces, and catch the mitre by hand.',
@@ -102,7 +122,9 @@ function sewSteps(request: WorkRequest): WorkStep[] {
         machine,
         throughAttachment(schools)
           ? 'Draw the strip through the attachment, lay the edge into its mouth, and sew {fromFrontMm:fine} inside the front fold; stand the attachment off further on a curve.'
-          : 'Wrap, and sew {fromFrontMm:fine} inside the front fold; feel that the back lies under the left needle.',
+          : isZigzagged(request)
+            ? 'Wrap, and zigzag {fromFrontMm:fine} inside the front edge, the elastic pulled a little; feel that the back lies under the swing.'
+            : 'Wrap, and sew {fromFrontMm:fine} inside the front fold; feel that the back lies under the left needle.',
         fromFront,
         ['needle'],
       ),
@@ -134,7 +156,8 @@ function sewSteps(request: WorkRequest): WorkStep[] {
       fromFront,
       ['needle'],
     ),
-    step(
+    once(
+      0.5,
       'curve',
       machine,
       'On a curve straighten the edge in front of the binder with your hands; never pull the strip.',
@@ -146,14 +169,16 @@ function sewSteps(request: WorkRequest): WorkStep[] {
 /** How the two ends of a binding meet, or are closed. */
 function endsOf({ wish, edge, schools }: WorkRequest): WorkStep {
   if (edge.closed && covered.includes(wish.variant) && schools['one-seam-open'] !== 'round') {
-    return step(
+    return once(
+      2,
       'ends',
       'hand',
       'Bind with one seam of the garment still open; close that seam afterwards, over the binding, and tack its allowance to one side.',
     );
   }
   if (edge.closed) {
-    return step(
+    return once(
+      2,
       'ends',
       'hand',
       'Overlap the end by {overlapMm} on the beginning, its raw edge turned in.',
@@ -161,7 +186,8 @@ function endsOf({ wish, edge, schools }: WorkRequest): WorkStep {
     );
   }
   const blanket = wish.variant === 'satin';
-  return step(
+  return once(
+    2,
     'ends',
     'hand',
     'Turn the ends in and close them by hand.',

@@ -1,6 +1,6 @@
 import type { Layer } from '../../fold/layer';
 import { turnOfClothMm } from '../../fold/turn-of-cloth';
-import type { StripPlan } from '../finish';
+import type { StripPlan } from '../fold-plan';
 import type { FoldRequest, FoldWish } from '../fold-request';
 
 /** How a strip goes round an edge: how much is tucked in at its front and at its back. */

@@ -1,6 +1,7 @@
 import type { Check } from '../../margin/check';
 import { repeatOf } from '../../stitch/repeat';
-import type { ClothRegion, FinishMargin, MarginWords, SewingPlan } from '../finish';
+import type { ClothRegion, FinishMargin, MarginWords } from '../finish-margin';
+import type { SewingPlan } from '../sewing-plan';
 import { guideReasons, guideSpread, holeCoefficient, onTheGuide } from './margin-parts';
 import { said } from './said';
 

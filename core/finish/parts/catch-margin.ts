@@ -1,7 +1,9 @@
-import type { FinishMargin, MarginWords, SewingPlan } from '../finish';
+import type { FinishMargin, MarginWords } from '../finish-margin';
+import type { Reasoned } from '../fact';
+import type { SewingPlan } from '../sewing-plan';
 import type { FoldRequest } from '../fold-request';
 import { lineMargin } from './line-margin';
-import { asLength } from './margin-parts';
+import { asLength, swingCoefficients } from './margin-parts';
 import { straightLength } from './starting';
 
 /** A topstitch keeps this far from the fold it catches, mm. Starting guesses. */
@@ -16,7 +18,20 @@ interface Topstitched {
   readonly layers: number;
   folds(request: Pick<FoldRequest, 'wish' | 'cloth'>): { readonly stackMm: number };
   readonly topstitchingThread?: boolean;
+  /** The width of a stitch that swings, ruled. */
+  readonly swing?: Reasoned<number>;
+  /** Its own stitch length, where it does not go by the stack. */
+  readonly length?: Reasoned<number>;
 }
+
+/** From the middle of the stitch to its hole nearest to what is caught. */
+const nearestHole = (plan: SewingPlan, hand: 1 | -1) => {
+  const [left, right] = swingCoefficients(plan);
+  return {
+    constantMm: (plan.stitch.twinGapMm ?? 0) / 2,
+    width: (hand === 1 ? 0 - left : right) + 0,
+  };
+};
 
 const depthMm = ({ fold }: SewingPlan) => fold.depthMm ?? 0;
 
@@ -44,6 +59,7 @@ const words = (caught: string): MarginWords => ({
  * Source: docs/formulas.md, “Checks per finish”.
  */
 export function catchMargin(hem: Topstitched): FinishMargin {
+  const { swing } = hem;
   return lineMargin({
     words: words(hem.caught),
     check: 'catch',
@@ -51,7 +67,10 @@ export function catchMargin(hem: Topstitched): FinishMargin {
     below: 'misses-fold',
     above: 'loose-lip',
     outer: { name: 'hemline', beyondMm: depthMm },
+    reach: nearestHole,
+    ...(swing ? { ruled: () => ({ widthMm: swing }) } : {}),
     startingLength: ({ fold, cloth }) =>
+      hem.length ??
       asLength(straightLength(hem.folds({ wish: fold, cloth }).stackMm, hem.topstitchingThread)),
     regions: (plan) => [
       { name: 'garment', fromMm: -Infinity, toMm: 0, layers: 1 },

@@ -1,5 +1,7 @@
 import { pressSpreadMm } from '../../margin/drift';
-import type { FinishMargin, MarginWords, Reasoned, SewingPlan } from '../finish';
+import type { Reasoned } from '../fact';
+import type { FinishMargin, MarginWords } from '../finish-margin';
+import type { SewingPlan } from '../sewing-plan';
 import { noSwing } from './margin-parts';
 import { said } from './said';
 

@@ -1,13 +1,8 @@
 import type { MarginSettings } from '../../margin/set-up';
 import { feedSpreadMm } from '../../margin/drift';
-import type {
-  ClothRegion,
-  FinishMargin,
-  MarginWords,
-  Reasoned,
-  RuledDials,
-  SewingPlan,
-} from '../finish';
+import type { Reasoned } from '../fact';
+import type { ClothRegion, FinishMargin, MarginWords, RuledDials } from '../finish-margin';
+import type { SewingPlan } from '../sewing-plan';
 import { noSwing } from './margin-parts';
 import { said } from './said';
 
@@ -25,6 +20,8 @@ interface Fed {
   startingLength(plan: SewingPlan): Reasoned<number>;
   ruled?(plan: SewingPlan): RuledDials;
   readonly reason: string;
+  /** Layers of an unpressed fold that lie free on one another as it is sewn; 1 in a shut scroll. */
+  readonly freeLayers?: number;
 }
 
 const words = (check: string): MarginWords => ({
@@ -69,6 +66,7 @@ export function fedMargin(fed: Fed): FinishMargin {
       ];
     },
     baseSpreadMm: () => ({ feed: feedSpreadMm }),
+    freeLayers: () => ({ feed: fed.freeLayers ?? 1 }),
     startingLength: (plan) => fed.startingLength(plan),
     dialReasons(plan) {
       const [loMm, hiMm] = fed.window(plan);

@@ -1,13 +1,8 @@
 import type { Check } from '../../margin/check';
 import type { MarginSettings } from '../../margin/set-up';
-import type {
-  ClothRegion,
-  FinishMargin,
-  MarginWords,
-  Reasoned,
-  Reference,
-  SewingPlan,
-} from '../finish';
+import type { Reasoned } from '../fact';
+import type { ClothRegion, FinishMargin, MarginWords, Reference } from '../finish-margin';
+import type { SewingPlan } from '../sewing-plan';
 import { guideReasons, guideSpread, noSwing, onTheGuide } from './margin-parts';
 import { ridingOf, turnedRound, type Riding } from './riding';
 import { said } from './said';
@@ -20,6 +15,13 @@ export interface LineMargin {
   window(plan: SewingPlan): readonly [loMm: number, hiMm: number];
   readonly below: string;
   readonly above: string;
+  /**
+   * How far the hole nearest to what it keeps to stands from the middle of the stitch: half of what
+   * lies between two needles, and of what a swing is wide. A single straight line has none.
+   */
+  reach?(plan: SewingPlan, hand: 1 | -1): { readonly constantMm: number; readonly width: number };
+  ruled?: FinishMargin['ruled'];
+  freeLayers?: FinishMargin['freeLayers'];
   /** How far beyond it lies another edge that can ride the guide instead, and what it is. */
   readonly outer?: { readonly name: string; beyondMm(plan: SewingPlan): number };
   /** Checks of other sources, on the distance from the stitch as the work lies. */
@@ -40,14 +42,28 @@ export interface LineMargin {
 export function lineMargin(line: LineMargin): FinishMargin {
   const riding = (plan: SewingPlan): Riding => {
     const [loMm, hiMm] = line.window(plan);
-    return ridingOf(plan, (loMm + hiMm) / 2, line.outer?.beyondMm(plan) ?? null);
+    const middle = Number.isFinite(hiMm) ? (loMm + hiMm) / 2 : loMm + 1;
+    return ridingOf(plan, middle + reachMm(plan, 1), line.outer?.beyondMm(plan) ?? null);
+  };
+  const reachOf = (plan: SewingPlan, hand: 1 | -1) =>
+    line.reach?.(plan, hand) ?? { constantMm: 0, width: 0 };
+  /** The same at the width that a rule sets; only ruled widths reach. */
+  const reachMm = (plan: SewingPlan, hand: 1 | -1): number => {
+    const { constantMm, width } = reachOf(plan, hand);
+    return constantMm + width * (line.ruled?.(plan).widthMm?.value ?? 0);
   };
   const checks = (plan: SewingPlan): Check[] => {
     const [loMm, hiMm] = line.window(plan);
     const { hand, beyondMm } = riding(plan);
+    const reach = reachOf(plan, hand);
     const distance = {
       k: -hand as 1 | -1,
-      v0: { constantMm: beyondMm, width: 0, needlePosition: hand, guide: 0 - hand },
+      v0: {
+        constantMm: beyondMm - reach.constantMm,
+        width: 0 - reach.width,
+        needlePosition: hand,
+        guide: 0 - hand,
+      },
     };
     const { below, above } = line;
     return [
@@ -61,12 +77,14 @@ export function lineMargin(line: LineMargin): FinishMargin {
     checks,
     baseSpreadMm: line.baseSpreadMm ?? guideSpread,
     startingLength: (plan) => line.startingLength(plan),
+    ...(line.ruled ? { ruled: line.ruled } : {}),
+    ...(line.freeLayers ? { freeLayers: line.freeLayers } : {}),
     dialReasons(plan, { needlePositionMm, guideMm }) {
       const [loMm, hiMm] = line.window(plan);
       const { hand, beyondMm } = riding(plan);
-      const distanceMm = beyondMm + hand * (needlePositionMm - guideMm);
+      const distanceMm = beyondMm + hand * (needlePositionMm - guideMm) - reachMm(plan, hand);
       return {
-        widthMm: [noSwing],
+        widthMm: line.ruled?.(plan).widthMm?.because ?? [noSwing],
         needlePositionMm: [
           said(
             'line-distance',

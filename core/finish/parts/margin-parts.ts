@@ -4,7 +4,10 @@ import type { MarginSettings } from '../../margin/set-up';
 import { widthCoefficient } from '../../stitch/needle-path';
 import { repeatOf, sideOf } from '../../stitch/repeat';
 import type { Penetration } from '../../stitch/stitch';
-import type { Fact, Reasoned, Reference, SewingPlan, StartingValue } from '../finish';
+import type { Fact, Reasoned } from '../fact';
+import type { Reference } from '../finish-margin';
+import type { SewingPlan } from '../sewing-plan';
+import type { StartingValue } from '../work';
 import { said } from './said';
 
 /** How far from the needle position, per mm of width, a stitch's hole of a role stands. */

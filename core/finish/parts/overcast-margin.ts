@@ -1,5 +1,7 @@
 import type { Cloth } from '../../cloth/cloth';
-import type { FinishMargin, MarginWords, Reasoned, SewingPlan } from '../finish';
+import type { Reasoned } from '../fact';
+import type { FinishMargin, MarginWords } from '../finish-margin';
+import type { SewingPlan } from '../sewing-plan';
 import { said } from './said';
 import { swingMargin } from './swing-margin';
 
@@ -42,6 +44,7 @@ export function overcastMargin(
       below: 'pulls-off',
       why: said('grip-by-fray', 'By how it frays, grade {fray} of 3.', { fray: cloth.fray }),
     }),
+    freeLayers: () => ({ guide: layers }),
     startingLength,
     regions: () => [
       { name: layers > 1 ? 'both edges' : 'cloth', fromMm: -Infinity, toMm: 0, layers },

@@ -2,7 +2,8 @@ import { cutOut, foldedStrip } from '../../fold/layer';
 import { mark, type FoldMark } from '../../fold/mark';
 import { stackMm } from '../../fold/stack';
 import type { Issue } from '../../impossible';
-import type { FoldPlan, StartingValue } from '../finish';
+import type { FoldPlan } from '../fold-plan';
+import type { StartingValue } from '../work';
 import type { FoldRequest, FoldWish } from '../fold-request';
 import { said } from './said';
 import { stage } from './stages';
@@ -24,12 +25,13 @@ export function widerThanAllowance({ depthMm, seamAllowanceMm }: FoldWish): Issu
  * An edge sewn on the overlocker: the needle a from the guide, the knife takes a − cutting width.
  * Source: docs/formulas.md, “Folds”.
  *
- * @param rolls whether the stitch rolls what the knife leaves under itself
+ * @param way whether the stitch wraps what the knife leaves, joins two edges, or rolls it under itself
  */
 export function overlocked(
   { wish, cloth: { thicknessMm } }: FoldRequest,
-  rolls: boolean,
+  way: 'wraps' | 'joins' | 'rolls',
 ): FoldPlan {
+  const rolls = way === 'rolls';
   const [allowance, width] = [wish.seamAllowanceMm ?? 0, wish.depthMm ?? 0];
   const cutAway = allowance - width;
   const shownMm = allowance + (rolls ? 5 : 14);
@@ -37,7 +39,9 @@ export function overlocked(
     ...(cutAway > 0 ? [mark('knife', 'Knife cuts', cutAway, 'cut')] : []),
     mark('needle', 'Needle line', allowance, 'stitch'),
   ];
-  const flat = foldedStrip(shownMm, [], thicknessMm);
+  const one = foldedStrip(shownMm, [], thicknessMm);
+  const flat =
+    way === 'joins' ? [...one, ...foldedStrip(shownMm, [], thicknessMm, 'other side')] : one;
   const cut = cutOut(flat, 0, Math.max(0, cutAway));
   const fold = cutAway + width / 2;
   const rolled = cutOut(
@@ -45,7 +49,7 @@ export function overlocked(
     0,
     cutAway,
   );
-  const layers = rolls ? 2 : 1;
+  const layers = way === 'wraps' ? 1 : 2;
   const edge = rolls ? fold : cutAway;
   const sewn = {
     stitchesXMm: [rolls ? allowance - 0.2 : allowance],
@@ -61,11 +65,21 @@ export function overlocked(
     finishedDepthMm: rolls ? width / 2 : width,
     trim: { needed: cutAway > 0, leaveMm: width, cutAwayMm: cutAway },
     stages: [
-      stage('flat', 'Flat cloth, raw edge along the guide', flat),
+      stage(
+        'flat',
+        way === 'joins'
+          ? 'Both edges together, along the guide'
+          : 'Flat cloth, raw edge along the guide',
+        flat,
+      ),
       ...(cutAway > 0 ? [stage('cut', 'What the knife leaves', cut)] : []),
       stage(
         'stitch',
-        rolls ? 'Rolled into the thread' : 'Wrapped in thread',
+        rolls
+          ? 'Rolled into the thread'
+          : way === 'joins'
+            ? 'Joined and wrapped'
+            : 'Wrapped in thread',
         rolls ? rolled : cut,
         sewn,
       ),

@@ -1,6 +1,6 @@
 import { needleRadiusMm } from '../../kit/needle';
 import { needleAirMm } from '../../stitch/clearance';
-import type { SewingPlan } from '../finish';
+import type { SewingPlan } from '../sewing-plan';
 
 /** How the work lies under a foot beside its guide. */
 export interface Riding {

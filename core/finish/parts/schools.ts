@@ -1,4 +1,5 @@
-import type { School } from '../finish';
+import type { School } from '../school';
+import { overcastPass, sergedPass } from './rated';
 import { said } from './said';
 
 /** How the ends of an open edge are secured. */
@@ -69,21 +70,25 @@ export const rawEdgeSchool = (variants: readonly string[]): School => ({
       id: 'overcast',
       name: 'Overcast',
       costs: [said('overcast', 'Any machine that zigzags; a line of thread more.')],
+      needs: overcastPass,
     },
     {
       id: 'serged',
       name: 'Serged',
       costs: [said('serged', 'Softest and quickest; needs an overlocker.')],
+      needs: sergedPass,
     },
     {
       id: 'pinked',
       name: 'Pinked',
       costs: [said('pinked', 'Flattest; only for cloth that hardly frays.')],
+      suits: ({ fray }) => fray <= 1,
     },
     {
       id: 'left',
       name: 'Left as it is',
       costs: [said('left', 'For knits and felt; cloth that frays is overcast all the same.')],
+      suits: ({ fray }) => fray === 0,
     },
   ],
 });

@@ -1,4 +1,4 @@
-import type { FinishMargin, MarginWords } from '../finish';
+import type { FinishMargin, MarginWords } from '../finish-margin';
 import { guideReasons, guideSpread, holeCoefficient, onTheGuide, swingSide } from './margin-parts';
 import { said } from './said';
 

@@ -1,6 +1,6 @@
 import type { Fold } from '../../fold/flat-fold';
 import { foldedStrip, placeOf, type Stack } from '../../fold/layer';
-import type { FoldStage } from '../finish';
+import type { FoldStage } from '../fold-plan';
 
 /** A stage without sewing, unless it says otherwise. */
 export function stage(

@@ -1,6 +1,6 @@
 import type { Cloth } from '../../cloth/cloth';
 import { startingNeedle } from '../../kit/needle';
-import type { StartingValue, WorkRequest } from '../finish';
+import type { StartingValue, WorkRequest } from '../work';
 import { said } from './said';
 
 /** A starting guess with its reason. */
@@ -134,8 +134,17 @@ export function differential(cloth: Cloth, eased: boolean): StartingValue {
   );
 }
 
-/** An overlocker's stitch length: 2.5 ordinary, 3.2 heavy. */
-export function overlockLength(cloth: Cloth): StartingValue {
+/** An overlocker's stitch length: 2.5 ordinary, 3.2 heavy; a narrow edge wants it close. */
+export function overlockLength(cloth: Cloth, narrow = false): StartingValue {
+  if (narrow) {
+    return guess(
+      'length',
+      'Stitch length',
+      1.2,
+      'mm',
+      said('overlock-length', 'Close on a narrow edge, 0.7 to 1.5.'),
+    );
+  }
   const heavy = cloth.weightGsm > 300;
   return guess(
     'length',

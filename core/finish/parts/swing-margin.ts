@@ -1,13 +1,7 @@
 import type { Check } from '../../margin/check';
-import type {
-  ClothRegion,
-  Fact,
-  FinishMargin,
-  MarginWords,
-  Reasoned,
-  RuledDials,
-  SewingPlan,
-} from '../finish';
+import type { Fact, Reasoned } from '../fact';
+import type { ClothRegion, FinishMargin, MarginWords, RuledDials } from '../finish-margin';
+import type { SewingPlan } from '../sewing-plan';
 import {
   guideReasons,
   guideSpread,
@@ -29,6 +23,7 @@ export interface SwingMargin {
   startingLength(plan: SewingPlan): Reasoned<number>;
   regions(plan: SewingPlan): ClothRegion[];
   ruled?(plan: SewingPlan): RuledDials;
+  freeLayers?: FinishMargin['freeLayers'];
 }
 
 /** The outermost holes over the edge and in the cloth, per mm of width. */
@@ -113,5 +108,6 @@ export function swingMargin(it: SwingMargin): FinishMargin {
     regions: (plan) => (swingSide(plan) === 1 ? it.regions(plan) : turnedRound(it.regions(plan))),
     references: (_plan, dials) => [onTheGuide(it.words.reference, dials)],
     ...(it.ruled ? { ruled: it.ruled } : {}),
+    ...(it.freeLayers ? { freeLayers: it.freeLayers } : {}),
   };
 }

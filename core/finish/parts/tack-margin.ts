@@ -1,4 +1,5 @@
-import type { FinishMargin, SewingPlan } from '../finish';
+import type { FinishMargin } from '../finish-margin';
+import type { SewingPlan } from '../sewing-plan';
 import { blindChecks, blindMargin } from './blind-margin';
 import { guideReasons } from './margin-parts';
 import { said } from './said';

@@ -1,7 +1,7 @@
 import { stackMm } from '../../fold/stack';
 import { mark } from '../../fold/mark';
 import type { Issue } from '../../impossible';
-import type { FoldPlan } from '../finish';
+import type { FoldPlan } from '../fold-plan';
 import type { FoldRequest, FoldWish } from '../fold-request';
 import { foldingStages, garmentBeyondMm, sewnAt, type NamedFold } from './stages';
 

@@ -1,5 +1,6 @@
-import type { Values, WorkRequest, WorkStep } from '../finish';
-import { step } from './said';
+import type { Values } from '../fact';
+import type { WorkRequest, WorkStep } from '../work';
+import { once, step } from './said';
 
 /** Cutting, with what is added beyond the finished edge. */
 export function cut(allowanceMm: number): WorkStep {
@@ -12,7 +13,8 @@ export function cut(allowanceMm: number): WorkStep {
 
 /** A scrap first, on what the real edge is made of. */
 export function testScrap(layers: number): WorkStep {
-  return step(
+  return once(
+    4,
     'test-scrap',
     'hand',
     'Sew a scrap first: same cloth, same grain, {layers} layers, over a seam if the edge crosses one.',
@@ -23,7 +25,9 @@ export function testScrap(layers: number): WorkStep {
 
 /** Changing the foot, needle or thread. */
 export function changeTo(what: string, at: WorkStep['at'], values: Values = {}): WorkStep {
-  return step('change-foot', at, `Put on the ${what} and set the dials.`, values, ['power-off']);
+  return once(2.5, 'change-foot', at, `Put on the ${what} and set the dials.`, values, [
+    'power-off',
+  ]);
 }
 
 /** The last pressing. */
@@ -34,7 +38,8 @@ export function lastPress(text: string): WorkStep {
 /** Finishing the ends, by the school chosen for them. */
 export function ends({ edge, schools }: WorkRequest, at: WorkStep['at']): WorkStep {
   if (edge.closed) {
-    return step(
+    return once(
+      2,
       'ends',
       at,
       'Start just before a seam and sew on over the beginning by about {overlapMm}.',
@@ -42,8 +47,8 @@ export function ends({ edge, schools }: WorkRequest, at: WorkStep['at']): WorkSt
     );
   }
   return schools['ends'] === 'tails'
-    ? step('ends', 'hand', 'Leave long tails at both ends, pull them inside and tie them off.')
-    : step('ends', at, 'Backstitch three stitches at both ends.');
+    ? once(2, 'ends', 'hand', 'Leave long tails at both ends, pull them inside and tie them off.')
+    : once(2, 'ends', at, 'Backstitch three stitches at both ends.');
 }
 
 /**
@@ -85,7 +90,12 @@ export function finishRawEdge({ cloth, wish, schools }: WorkRequest): WorkStep {
       : step('raw-edge', 'table', 'Pink the raw edge.', {}, ['cutter']);
   }
   if (way === 'left' && cloth.fray === 0) {
-    return step('raw-edge', 'table', 'Leave the raw edge as it is cut; this cloth does not fray.');
+    return once(
+      0,
+      'raw-edge',
+      'table',
+      'Leave the raw edge as it is cut; this cloth does not fray.',
+    );
   }
   return step(
     'raw-edge',

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { usualPresserLiftMm } from '../../../core/kit/machine';
-import { isClosed } from '../../../core/plan/edge-shape';
+import { isClosed } from '../../../core/edge/shape';
 import { alongTheEdge, type AlongEdge } from '../../../core/seam/crossings';
 import { Impossible } from '../../../core/impossible';
 import { useLengths } from '../../app/lengths-context';

@@ -1,18 +1,16 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { finishById } from '../../../core/finish/catalogue';
-import type {
-  Finish,
-  FinishMargin,
-  FoldPlan,
-  SewingPlan,
-  WorkRequest,
-} from '../../../core/finish/finish';
+import type { Finish } from '../../../core/finish/finish';
+import type { FinishMargin } from '../../../core/finish/finish-margin';
+import type { FoldPlan } from '../../../core/finish/fold-plan';
+import type { SewingPlan } from '../../../core/finish/sewing-plan';
+import type { WorkRequest } from '../../../core/finish/work';
 import { Impossible, type Issue } from '../../../core/impossible';
 import { dialField, type Dial, type DialSettings } from '../../../core/kit/dial-steps';
 import type { SetUp } from '../../../core/margin/set-up';
 import { workAids } from '../../../core/plan/aids';
-import { isClosed } from '../../../core/plan/edge-shape';
+import { isClosed } from '../../../core/edge/shape';
 import { foldPlanOf } from '../../../core/plan/fold-plan';
 import { judge, type Judgement } from '../../../core/plan/judge';
 import type { Carried } from '../../../core/plan/carried';

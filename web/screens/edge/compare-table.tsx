@@ -1,7 +1,7 @@
 import { ChevronLeft } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { crossingLayers, type CrossingKind } from '../../../core/fold/stack';
-import { isClosed } from '../../../core/plan/edge-shape';
+import { isClosed } from '../../../core/edge/shape';
 import { kitGaps } from '../../../core/plan/kit-gaps';
 import { chosenWays, machineChanges, stepsOf } from '../../../core/plan/work';
 import { useLengths } from '../../app/lengths-context';

@@ -1,6 +1,6 @@
 import { Plus, X } from 'lucide-react';
 import { crossingIssues, crossingKinds, type Crossing } from '../../../core/seam/crossing';
-import { isClosed } from '../../../core/plan/edge-shape';
+import { isClosed } from '../../../core/edge/shape';
 import { change } from '../../app/records';
 import { LengthField } from '../../controls/length-field';
 import { SelectField } from '../../controls/select-field';

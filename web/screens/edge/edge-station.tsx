@@ -9,7 +9,7 @@ import {
 import { change } from '../../app/records';
 import { useLengths } from '../../app/lengths-context';
 import { takesField } from '../../../core/finish/fold-request';
-import { isClosed, type EdgeShape } from '../../../core/plan/edge-shape';
+import { isClosed, type EdgeShape } from '../../../core/edge/shape';
 import { LengthField } from '../../controls/length-field';
 import { NumberField } from '../../controls/number-field';
 import { SelectField } from '../../controls/select-field';

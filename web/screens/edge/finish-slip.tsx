@@ -1,5 +1,6 @@
 import { useNavigate } from 'react-router';
-import type { Fact, SchoolWay } from '../../../core/finish/finish';
+import type { Fact } from '../../../core/finish/fact';
+import type { SchoolWay } from '../../../core/finish/school';
 import { chosenWays, schoolsFor } from '../../../core/plan/work';
 import { useLengths } from '../../app/lengths-context';
 import { change, useList, useRecord } from '../../app/records';

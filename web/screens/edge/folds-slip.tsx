@@ -1,8 +1,8 @@
 import { Printer } from 'lucide-react';
-import type { FoldPlan } from '../../../core/finish/finish';
+import type { FoldPlan } from '../../../core/finish/fold-plan';
 import { takesField, type FoldField } from '../../../core/finish/fold-request';
 import { lengthAfterTrimmingMm, passesOverMm } from '../../../core/fold/opening';
-import { isClosed, turnRadians } from '../../../core/plan/edge-shape';
+import { isClosed, turnRadians } from '../../../core/edge/shape';
 import { gaugeMarks } from '../../../core/plan/gauge-marks';
 import { useLengths } from '../../app/lengths-context';
 import { LengthField } from '../../controls/length-field';

@@ -2,7 +2,7 @@ import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { Tabs } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import type { FoldPlan } from '../../../core/finish/finish';
+import type { FoldPlan } from '../../../core/finish/fold-plan';
 import { plateausOf } from '../../../core/fold/layer';
 import { useLengths } from '../../app/lengths-context';
 import { Button } from '../../controls/button';

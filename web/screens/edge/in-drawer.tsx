@@ -1,4 +1,4 @@
-import type { StartingValue } from '../../../core/finish/finish';
+import type { StartingValue } from '../../../core/finish/work';
 import type { ThreadUse } from '../../../core/kit/thread';
 import { useList } from '../../app/records';
 

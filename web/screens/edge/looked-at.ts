@@ -1,6 +1,7 @@
 import { useSearchParams } from 'react-router';
 import { finishById } from '../../../core/finish/catalogue';
-import type { Finish, FoldPlan } from '../../../core/finish/finish';
+import type { Finish } from '../../../core/finish/finish';
+import type { FoldPlan } from '../../../core/finish/fold-plan';
 import type { FoldWish } from '../../../core/finish/fold-request';
 import { Impossible } from '../../../core/impossible';
 import { foldPlanOf, wishForVariant } from '../../../core/plan/fold-plan';

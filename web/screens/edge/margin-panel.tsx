@@ -1,4 +1,4 @@
-import type { FaultWords } from '../../../core/finish/finish';
+import type { FaultWords } from '../../../core/finish/finish-margin';
 import type { DriftBelief } from '../../../core/margin/belief';
 import type { Margin } from '../../../core/margin/margin';
 import { countedAlongEdge } from '../../../core/plan/judge';

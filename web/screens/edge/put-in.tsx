@@ -3,7 +3,8 @@ import { useLengths } from '../../app/lengths-context';
 import { factInWords } from '../../words/facts';
 import { memo } from 'react';
 import { InDrawer } from './in-drawer';
-import type { Finish, WorkRequest } from '../../../core/finish/finish';
+import type { Finish } from '../../../core/finish/finish';
+import type { WorkRequest } from '../../../core/finish/work';
 
 /** What is put into the machine besides: needle, thread, bobbin, tension, pressure. */
 export const PutIn = memo(function PutIn({

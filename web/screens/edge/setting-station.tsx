@@ -8,7 +8,7 @@ import {
   type Dial as DialName,
   type DialTravel,
 } from '../../../core/kit/dial-steps';
-import type { FinishMargin } from '../../../core/finish/finish';
+import type { FinishMargin } from '../../../core/finish/finish-margin';
 import { patternsOf } from '../../../core/kit/machine';
 import { swings } from '../../../core/stitch/needle-path';
 import { repeatLengthMm } from '../../../core/stitch/pitch';

@@ -1,6 +1,6 @@
 import { Tabs } from 'radix-ui';
 import { useNavigate } from 'react-router';
-import type { StartingValue } from '../../../core/finish/finish';
+import type { StartingValue } from '../../../core/finish/work';
 import { startingValuesOf } from '../../../core/plan/work';
 import type { Lengths } from '../../app/lengths';
 import { useLengths } from '../../app/lengths-context';

@@ -1,8 +1,8 @@
 import { lazy, type ComponentType } from 'react';
 import type { Lengths } from '../../app/lengths';
-import type { FoldPlan } from '../../../core/finish/finish';
+import type { FoldPlan } from '../../../core/finish/fold-plan';
 import { swings } from '../../../core/stitch/needle-path';
-import { isClosed } from '../../../core/plan/edge-shape';
+import { isClosed } from '../../../core/edge/shape';
 import { finishName } from '../../words/finishes';
 import { counted } from '../../words/number';
 import type { Bench } from './bench';

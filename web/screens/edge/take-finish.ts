@@ -31,7 +31,8 @@ export function takeFinish(
   const able = patterns.filter((pattern) => patternsOf(machine.specs).includes(pattern));
   const stitch: Stitch = able.includes(record.stitch.pattern)
     ? record.stitch
-    : (usualStitch(patterns, machine.specs, plan.cloth.stretchPercent) ?? record.stitch);
+    : (usualStitch(finish.needs(wish.variant), machine.specs, plan.cloth.stretchPercent) ??
+      record.stitch);
   change('plans', record.id, {
     finish: finish.id,
     fold: wish,

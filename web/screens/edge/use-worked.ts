@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { WorkedBefore } from '../../../contract/book';
 import type { PlanRecord } from '../../../contract/records';
-import type { SewingPlan } from '../../../core/finish/finish';
+import type { SewingPlan } from '../../../core/finish/sewing-plan';
 import { send } from '../../app/api';
 
 /**

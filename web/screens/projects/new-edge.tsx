@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { EdgeShape } from '../../../core/plan/edge-shape';
+import type { EdgeShape } from '../../../core/edge/shape';
 import { ApiError } from '../../app/api';
 import { useCreate, useList } from '../../app/records';
 import { Button } from '../../controls/button';

@@ -5,7 +5,7 @@ import type { AttemptRecord, ClothRecord, EdgeRecord, PlanRecord } from '../../.
 import { finishById } from '../../../core/finish/catalogue';
 import type { Finish } from '../../../core/finish/finish';
 import { Impossible } from '../../../core/impossible';
-import { isClosed } from '../../../core/plan/edge-shape';
+import { isClosed } from '../../../core/edge/shape';
 import { foldPlanOf } from '../../../core/plan/fold-plan';
 import { useLengths } from '../../app/lengths-context';
 import { change, useList, useRecord, useRemove } from '../../app/records';

@@ -1,5 +1,5 @@
 import type { Check } from '../../../core/margin/check';
-import type { MarginWords } from '../../../core/finish/finish';
+import type { MarginWords } from '../../../core/finish/finish-margin';
 import { Stepper } from '../../controls/stepper';
 import { capital } from '../../words/number';
 import type { ScrapDraft } from './scrap-draft';

@@ -1,4 +1,4 @@
-import type { StartingValue } from '../../../core/finish/finish';
+import type { StartingValue } from '../../../core/finish/work';
 import { valuesBesideDials } from '../../../core/plan/work';
 import type { Bench } from '../edge/bench';
 import type { ScrapDraft } from './scrap-draft';

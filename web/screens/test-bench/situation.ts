@@ -1,5 +1,5 @@
 import type { Situation } from '../../../core/diagnose/situation';
-import { isClosed } from '../../../core/plan/edge-shape';
+import { isClosed } from '../../../core/edge/shape';
 import type { Bench } from '../edge/bench';
 
 /** What is sewn at an edge, as far as a fault can come from it. */

@@ -1,3 +1,5 @@
+import type { Joining } from './state';
+
 /** How an edge lies: what closes, what curves which way, what has corners. */
 export const edgeShapes = [
   'straight',
@@ -14,14 +16,21 @@ export interface ShapedEdge {
   readonly shape: EdgeShape;
   /** The angle a curved edge turns through; null for all the way round, where that makes sense. */
   readonly turnDegrees: number | null;
+  /** Whether it is sewn into a round yet; goes by the shape when nobody said. */
+  readonly joined?: Joining | null | undefined;
 }
 
 const wholeTurn = 360;
 
+/** How an edge of a shape usually lies when somebody comes to finish it. */
+export function usuallyJoined({ shape, turnDegrees }: Omit<ShapedEdge, 'joined'>): Joining {
+  if (shape === 'tube' || shape === 'circle') return 'round';
+  return shape === 'inside-curve' && (turnDegrees ?? wholeTurn) >= wholeTurn ? 'round' : 'flat';
+}
+
 /** Whether the end of an edge meets its beginning. */
-export function isClosed({ shape, turnDegrees }: ShapedEdge): boolean {
-  if (shape === 'tube' || shape === 'circle') return true;
-  return shape === 'inside-curve' && (turnDegrees ?? wholeTurn) >= wholeTurn;
+export function isClosed(edge: ShapedEdge): boolean {
+  return (edge.joined ?? usuallyJoined(edge)) === 'round';
 }
 
 /**

@@ -1,0 +1,29 @@
+import type { Cloth } from '../cloth/cloth';
+import type { Finish } from '../finish/finish';
+import { schoolsFor } from '../plan/work';
+import { passGaps, type Kit } from '../plan/kit-gaps';
+
+/**
+ * The ways a finish would be worked here: of each question practitioners differ on, the first
+ * answer that the cloth and the kit allow; the very first where none does.
+ */
+export function workableWays(
+  finish: Finish,
+  variant: string,
+  cloth: Cloth,
+  kit: Kit,
+): Record<string, string> {
+  return Object.fromEntries(
+    schoolsFor(finish, variant).map(({ id, ways }) => {
+      const can = ways.filter(
+        ({ needs, suits }) =>
+          (suits?.(cloth) ?? true) && (!needs || passGaps(needs, kit).length === 0),
+      );
+      // Cloth that needs nothing at its raw edge gets nothing.
+      const spared = can.find(
+        ({ suits, needs }) => suits && !needs && cloth.fray === 0 && id === 'raw-edge',
+      );
+      return [id, (spared ?? can[0] ?? ways[0])?.id ?? ''];
+    }),
+  );
+}

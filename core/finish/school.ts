@@ -1,0 +1,23 @@
+import type { Cloth } from '../cloth/cloth';
+import type { Fact } from './fact';
+import type { PassNeed } from './kit-need';
+
+/** One of the answers to a question on which practitioners differ. */
+export interface SchoolWay {
+  readonly id: string;
+  readonly name: string;
+  readonly costs: readonly Fact[];
+  /** What it takes besides what the finish takes. */
+  readonly needs?: PassNeed;
+  /** Whether it does on a cloth; on any when left out. */
+  suits?(cloth: Cloth): boolean;
+}
+
+/** A question on which practitioners differ; the first way stands until one is chosen. */
+export interface School {
+  readonly id: string;
+  readonly question: string;
+  readonly ways: readonly SchoolWay[];
+  /** Variants it matters for; all of them when left out. */
+  readonly variants?: readonly string[];
+}
