@@ -1,11 +1,19 @@
 import * as z from 'zod';
 import { wishNames } from '../core/choose/request';
 import { footKinds } from '../core/kit/foot-kind';
-import { edgeShapes } from '../core/edge/shape';
 import { clothProperties } from './cloth';
 import { foot, machine } from './kit';
 import { within } from './number';
-import { edgeLengthMm, minRadiusMm } from './plan';
+import {
+  edgeLengthMm,
+  edgeShape,
+  joining,
+  minRadiusMm,
+  oldHem,
+  purpose,
+  seamAllowanceMm,
+  wishedDepthMm,
+} from './edge';
 import { crossings } from './seam';
 
 const share = within(0, 1);
@@ -32,11 +40,17 @@ export const finishesRequest = z.strictObject({
   cloth: clothProperties,
   edge: z.strictObject({
     lengthMm: edgeLengthMm,
-    shape: z.enum(edgeShapes).default('straight'),
+    /** What it is for. */
+    purpose: purpose.default('hem'),
+    /** A hem that is in it already. */
+    oldHem: oldHem.nullable().default(null),
+    shape: edgeShape.default('straight'),
+    joined: joining.nullish(),
     minRadiusMm: minRadiusMm.default(null),
     /** How much of a full circle the edge goes round. */
     circleFraction: within(0.01, 1).nullish(),
-    depthMm: within(1, 1000, ' mm').nullish(),
+    depthMm: wishedDepthMm.nullish(),
+    seamAllowanceMm: seamAllowanceMm.nullish(),
     crossings: crossings.default([]),
     forChild: z.boolean().optional(),
     /** Cloth beyond the finished edge. */

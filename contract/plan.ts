@@ -1,9 +1,9 @@
 import * as z from 'zod';
-import { purposes } from '../core/edge/purpose';
 import { anchors, patterns } from '../core/stitch/stitch';
 import type { SewingPlan } from '../core/finish/sewing-plan';
 import type { DialSettings } from '../core/kit/dial-steps';
 import { clothProperties } from './cloth';
+import { edgeLengthMm, minRadiusMm, purpose } from './edge';
 import { foot, machine } from './kit';
 import { within } from './number';
 
@@ -48,11 +48,6 @@ export const dialSettings = z.strictObject({
   needlePositionMm: within(-20, 20, ' mm'),
   guideMm: within(-60, 60, ' mm'),
 }) satisfies z.ZodType<DialSettings>;
-
-export const edgeLengthMm = within(10, 100_000, ' mm');
-export const minRadiusMm = within(1, 100_000, ' mm').nullable();
-
-export const purpose = z.enum(purposes, { error: `A purpose is one of ${purposes.join(', ')}.` });
 
 const planFields = {
   cloth: clothProperties,

@@ -1,16 +1,24 @@
 import * as z from 'zod';
 import { lengthUnits } from '../core/measure/unit';
 import { symptomIds } from '../core/diagnose/symptom';
-import { edgeShapes } from '../core/edge/shape';
 import { clothDraft, clothProperties } from './cloth';
+import {
+  edgeLengthMm,
+  edgeShape,
+  joining,
+  minRadiusMm,
+  oldHem,
+  pairing,
+  purpose,
+  seamAllowanceMm,
+  wishedDepthMm,
+} from './edge';
 import { footDraft, machineDraft, needleDraft, threadDraft } from './kit';
 import {
   counted,
   dialSettings,
-  edgeLengthMm,
   faultWeights,
   foldWish,
-  minRadiusMm,
   needleSize,
   pickMm,
   sewingPlan,
@@ -60,7 +68,20 @@ export const edgeDraft = z.strictObject({
   /** What it is on: a skirt, a sleeve, a curtain. */
   on: text(120),
   clothId: id,
-  shape: z.enum(edgeShapes),
+  /** What it is for. */
+  purpose: purpose.default('hem'),
+  /** A hem that is in it already; null for none. */
+  oldHem: oldHem.nullable().default(null),
+  /** Open still, or sewn into a round; null goes by the shape. */
+  joined: joining.nullable().default(null),
+  /** Whether a second one has to come out the same. */
+  pair: pairing.default('alone'),
+  /** The depth of hem one would like; null leaves it to the finish. */
+  depthMm: wishedDepthMm.nullable().default(null),
+  /** What a seam joins this edge to, and how much cloth it takes. */
+  secondEdge: text(120).nullable().default(null),
+  seamAllowanceMm: seamAllowanceMm.nullable().default(null),
+  shape: edgeShape,
   lengthMm: edgeLengthMm,
   minRadiusMm,
   /** How far a curved edge turns; null for all the way round. */
@@ -79,7 +100,8 @@ export type EdgeRecord = z.infer<typeof edge>;
 
 export const planDraft = z.strictObject({
   edgeId: id,
-  finish: z.string(),
+  /** Null until a finish is taken; the lengths beside it say nothing until then. */
+  finish: z.string().nullable(),
   fold: foldWish,
   machineId: id,
   footId: id,

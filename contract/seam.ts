@@ -17,19 +17,21 @@ export const crossings = z.array(crossing).max(60, 'At most 60 crossings.');
 export const presserLiftMm = within(2, 25, ' mm');
 
 /** `/api/compute/crossings`. */
-export const crossingsRequest = z.strictObject({
-  cloth: clothProperties,
-  layersAtStitch: z.int('A whole number of layers is needed.').min(1).max(20),
-  lengthMm: within(10, 100_000, ' mm'),
-  crossings,
-  closed: z.boolean().default(false),
-  sole: z
-    .strictObject({ toeMm: within(2, 60, ' mm'), heelMm: within(2, 60, ' mm') })
-    .default({ toeMm: 12, heelMm: 14 }),
-  presserLiftMm: presserLiftMm.default(usualPresserLiftMm),
-  /** With the lever pushed further; two millimetres more when nobody said. */
-  presserLiftHighMm: presserLiftMm.nullish(),
-}).refine(({ presserLiftMm: low, presserLiftHighMm: high }) => (high ?? low) >= low, {
-  path: ['presserLiftHighMm'],
-  error: 'The higher lift is not less than the ordinary one.',
-});
+export const crossingsRequest = z
+  .strictObject({
+    cloth: clothProperties,
+    layersAtStitch: z.int('A whole number of layers is needed.').min(1).max(20),
+    lengthMm: within(10, 100_000, ' mm'),
+    crossings,
+    closed: z.boolean().default(false),
+    sole: z
+      .strictObject({ toeMm: within(2, 60, ' mm'), heelMm: within(2, 60, ' mm') })
+      .default({ toeMm: 12, heelMm: 14 }),
+    presserLiftMm: presserLiftMm.default(usualPresserLiftMm),
+    /** With the lever pushed further; two millimetres more when nobody said. */
+    presserLiftHighMm: presserLiftMm.nullish(),
+  })
+  .refine(({ presserLiftMm: low, presserLiftHighMm: high }) => (high ?? low) >= low, {
+    path: ['presserLiftHighMm'],
+    error: 'The higher lift is not less than the ordinary one.',
+  });

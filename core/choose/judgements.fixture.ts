@@ -464,6 +464,32 @@ const hems: readonly Judgement[] = [
     first: ['double-hem', 'wide-hem'],
     notAmong: ['blind-hem'],
   },
+  {
+    why: 'a pocket’s short edge is not carried to three machines',
+    request: {
+      cloth: kind('poplin'),
+      edge: edgeOf({ lengthMm: 160 }),
+      kit: everything,
+      wishes: tonight,
+    },
+    first: ['double-hem', 'wide-hem', 'rolled-hem'],
+    notAmong: ['blind-hem', 'bound'],
+  },
+  {
+    why: 'a handkerchief of fine linen is rolled or turned narrow',
+    request: {
+      cloth: kind('handkerchief-linen'),
+      edge: edgeOf({ shape: 'cornered', lengthMm: 1200 }),
+      kit: home,
+      wishes: light,
+    },
+    first: ['rolled-hem', 'double-hem'],
+  },
+  {
+    why: 'a coverstitch is no use on cloth that does not stretch',
+    request: { cloth: kind('shirting'), edge: skirt, kit: everything },
+    notAmong: ['coverstitch-hem'],
+  },
 ];
 
 const openings: readonly Judgement[] = [
@@ -602,6 +628,17 @@ const seams: readonly Judgement[] = [
     why: 'a suit’s seams are pressed open',
     request: { cloth: kind('wool-suiting'), edge: seam, kit: home, wishes: unseen },
     first: ['plain-seam.open', 'plain-seam.together'],
+  },
+  {
+    why: 'a seam is no hem: nothing that turns an edge joins two',
+    request: { cloth: kind('poplin'), edge: seam, kit: everything },
+    out: ['double-hem', 'bound', 'serged-rolled', 'coverstitch-hem', 'left-cut', 'pinked'],
+  },
+  {
+    why: 'a machine that only sews straight joins with French or plain seams',
+    request: { cloth: kind('lawn'), edge: seam, kit: straightOnly },
+    first: ['french-seam'],
+    out: ['overcast', 'serged'],
   },
 ];
 

@@ -325,7 +325,7 @@ export function weighBulk(
   };
   if (weightGsm < fineGsm && layers > 3.5 && ownLayers === 1) {
     return adds(
-      -15,
+      -9,
       fact(
         'layers',
         '{layers} layers make a cord of the edge of cloth of {weightGsm} g/m².',

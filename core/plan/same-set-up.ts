@@ -25,7 +25,12 @@ export function learningKey({
   aids,
 }: SewingPlan): string {
   // How high the foot lifts and what else it can sew have no part in where a stitch lands.
-  const { presserLiftMm: _lift, patterns: _patterns, ...swinging } = machine;
+  const {
+    presserLiftMm: _lift,
+    presserLiftHighMm: _high,
+    patterns: _patterns,
+    ...swinging
+  } = machine;
   return canonical({
     cloth,
     radius: edge.minRadiusMm,

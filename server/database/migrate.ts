@@ -6,6 +6,7 @@ import { catalogueColumns } from './migrations/0002-catalogue';
 import { crossingsColumn } from './migrations/0003-crossings';
 import { shelfAndDrawer } from './migrations/0004-shelf-and-drawer';
 import { sampleBook } from './migrations/0005-sample-book';
+import { whatAnEdgeIsFor } from './migrations/0006-what-an-edge-is-for';
 
 // Listed here rather than found in a folder, so that a bundle holds them all.
 const migrations: readonly Migration[] = [
@@ -14,6 +15,7 @@ const migrations: readonly Migration[] = [
   crossingsColumn,
   shelfAndDrawer,
   sampleBook,
+  whatAnEdgeIsFor,
 ];
 
 /** Runs the migrations that this database has not seen. */

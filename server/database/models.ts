@@ -70,6 +70,13 @@ const columns: Record<RecordTable, ModelAttributes> = {
     crossings: json,
     forChild: DataTypes.BOOLEAN,
     spareMm: number,
+    purpose: { type: text, defaultValue: 'hem' },
+    oldHem: json,
+    joined: text,
+    pair: { type: text, defaultValue: 'alone' },
+    depthMm: number,
+    secondEdge: text,
+    seamAllowanceMm: number,
   },
   plans: {
     edgeId: text,

@@ -17,8 +17,18 @@ export interface DemoEdge {
   readonly sewnOn?: string;
 }
 
-/** Nobody has cut it yet, and it is for a grown person. */
-const uncut = { forChild: false, spareMm: null };
+/** A hem that nobody has cut yet, alone, for a grown person. */
+const uncut = {
+  purpose: 'hem',
+  oldHem: null,
+  joined: null,
+  pair: 'alone',
+  depthMm: null,
+  secondEdge: null,
+  seamAllowanceMm: null,
+  forChild: false,
+  spareMm: null,
+} as const;
 
 /** Edges that are hemmed blind. */
 export const blindEdges: readonly DemoEdge[] = [
@@ -68,6 +78,7 @@ export const blindEdges: readonly DemoEdge[] = [
     id: 'edge-tunic',
     edge: {
       ...uncut,
+      pair: 'pair',
       name: 'Drummer’s tunic, sleeve',
       on: 'ponte tunic, one sleeve',
       clothId: 'cloth-ponte',
@@ -144,6 +155,7 @@ export const otherEdges: readonly OtherEdge[] = [
     id: 'edge-collar',
     edge: {
       ...uncut,
+      purpose: 'opening',
       name: 'Lantern-bearer’s tunic, neck',
       on: 'ponte tunic',
       clothId: 'cloth-ponte',
@@ -166,6 +178,7 @@ export const otherEdges: readonly OtherEdge[] = [
     id: 'edge-trousers',
     edge: {
       ...uncut,
+      pair: 'pair',
       name: 'Stilt trousers, leg',
       on: 'denim trousers',
       clothId: 'cloth-denim',
@@ -188,6 +201,7 @@ export const otherEdges: readonly OtherEdge[] = [
     id: 'edge-flounce',
     edge: {
       ...uncut,
+      pair: 'pair',
       name: 'Moth sleeve, flounce',
       on: 'veil sleeve',
       clothId: 'cloth-veil',
@@ -207,6 +221,7 @@ export const otherEdges: readonly OtherEdge[] = [
     id: 'edge-apron',
     edge: {
       ...uncut,
+      purpose: 'allowance',
       name: 'Fire-keeper’s apron, pocket edge',
       on: 'linen apron',
       clothId: 'cloth-linen',
@@ -226,10 +241,11 @@ export const otherEdges: readonly OtherEdge[] = [
     id: 'edge-lining',
     edge: {
       ...uncut,
-      name: 'Lantern-bearer’s tunic, hem',
+      purpose: 'allowance',
+      name: 'Lantern-bearer’s tunic, side seam allowances',
       on: 'ponte tunic, inside',
       clothId: 'cloth-ponte',
-      shape: 'tube',
+      shape: 'straight',
       lengthMm: 980,
       minRadiusMm: null,
       turnDegrees: null,

@@ -5,6 +5,8 @@ import { clothFromHomeTests } from '../../core/cloth/home-tests';
 import { formatDecimal, formatInchFraction, formatLength } from '../../core/measure/format-length';
 import { parseLength } from '../../core/measure/parse-length';
 import { catalogue } from '../../core/finish/catalogue';
+import { edgeIssues } from '../../core/edge/edge-issues';
+import { Impossible } from '../../core/impossible';
 import { impliedVariant } from '../../core/finish/fold-request';
 import { assumedLengths, foldPlanOf, unusedFoldFields } from '../../core/plan/fold-plan';
 import { judge, type Judgement } from '../../core/plan/judge';
@@ -163,12 +165,16 @@ export function computeRoutes(): Router {
 
   router.post('/finishes', (request, response) => {
     const { cloth, edge, kit, wishes } = parseBody(finishesRequest, request.body);
-    const { circleFraction, depthMm, ...shaped } = edge;
+    const { circleFraction, depthMm = null, ...shaped } = edge;
+    const issues = edgeIssues({ ...shaped, depthMm });
+    if (issues.length > 0) {
+      throw new Impossible(issues.map((it) => ({ ...it, path: `edge.${it.path}` })));
+    }
     const { ranked, ruledOut } = rank(catalogue, {
       cloth,
       edge: {
         ...shaped,
-        depthMm: depthMm ?? null,
+        depthMm,
         turnDegrees: circleFraction ? 360 * circleFraction : null,
       },
       kit: {

@@ -25,6 +25,9 @@ export function printRoutes(store: Store, fontFile: string): Router {
     }
     const { page } = parseBody(query, { ...request.query });
     const draft = planDraftOf(await store.find('plans', id));
+    if (draft.finish === null) {
+      throw new Refusal(409, 'no-finish', 'No finish is taken for this edge yet: take one first.');
+    }
     const finish = knownFinish(draft.finish);
     const edge = await store.find('edges', draft.edgeId);
     const cloth = propertiesOf(await store.find('cloths', String(edge['clothId'])));

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { clothFromDescription } from '../../core/cloth/describe';
+import { edgeIssues, joinIssues } from '../../core/edge/edge-issues';
 import { Impossible } from '../../core/impossible';
 import { isClosed } from '../../core/edge/shape';
 import { refuseFold } from '../../core/plan/fold-plan';
@@ -13,6 +14,7 @@ import {
   preferencesDraft,
   projectDraft,
   type EdgeDraft,
+  type PlanDraft,
 } from '../../contract/records';
 import type { RecordTable } from '../database/models';
 import { Refusal } from '../http/refusal';
@@ -53,6 +55,10 @@ async function checkPlan(
   patched: readonly string[],
 ): Promise<void> {
   const plan = planDraftOf(draft as Row);
+  if (plan.finish === null) {
+    await refuseBeforeTaken(change, plan, patched);
+    return;
+  }
   const finish = knownFinish(plan.finish);
   const assembled = await assemble(change, plan);
   const refolded = ['finish', 'fold'].some((field) => patched.includes(field));
@@ -66,9 +72,41 @@ async function checkPlan(
   }
 }
 
+/**
+ * Before a finish is taken there is nothing to set: only what the person is used to may be kept.
+ *
+ * @throws Impossible at whatever waits for a finish
+ */
+async function refuseBeforeTaken(
+  change: Change,
+  plan: PlanDraft,
+  patched: readonly string[],
+): Promise<void> {
+  await pointedAt(change, 'edges', plan.edgeId, 'edgeId');
+  await pointedAt(change, 'machines', plan.machineId, 'machineId');
+  await pointedAt(change, 'feet', plan.footId, 'footId');
+  const waiting = ['settings', 'keptAttemptId', 'ticks'].filter(
+    (field) => patched.includes(field) && plan[field as 'settings'] !== null,
+  );
+  if (waiting.length === 0) return;
+  throw new Impossible(
+    waiting.map((path) => ({
+      path,
+      message: 'No finish is taken for this edge yet: take one, and this can be set.',
+    })),
+  );
+}
+
+/** @throws Impossible at what contradicts what the edge is for */
+function refuseContradictory(draft: EdgeDraft): void {
+  const issues = [...edgeIssues(draft), ...joinIssues(draft, draft)];
+  if (issues.length > 0) throw new Impossible(issues);
+}
+
 /** @throws Impossible at a crossing that lies off its edge */
-function refuseOffEdge({ lengthMm, crossings, shape, turnDegrees }: EdgeDraft): void {
-  const closed = isClosed({ shape, turnDegrees });
+function refuseOffEdge(edge: EdgeDraft): void {
+  const { lengthMm, crossings } = edge;
+  const closed = isClosed(edge);
   const issues = crossingIssues({ lengthMm, closed, crossings });
   if (issues.length > 0) throw new Impossible(issues);
 }
@@ -162,6 +200,13 @@ export const resources: Readonly<Record<string, Resource>> = {
       'crossings',
       'forChild',
       'spareMm',
+      'purpose',
+      'oldHem',
+      'joined',
+      'pair',
+      'depthMm',
+      'secondEdge',
+      'seamAllowanceMm',
     ],
     filters: ['projectId', 'clothId'],
     creatable: true,
@@ -169,6 +214,7 @@ export const resources: Readonly<Record<string, Resource>> = {
       await pointedAt(change, 'projects', String(draft['projectId']), 'projectId');
       await pointedAt(change, 'cloths', String(draft['clothId']), 'clothId');
       refuseOffEdge(draft as EdgeDraft);
+      refuseContradictory(draft as EdgeDraft);
     },
     create: createEdge,
     children: [{ table: 'plans', by: 'edgeId' }],

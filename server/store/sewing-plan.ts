@@ -5,6 +5,7 @@ import type { Finish } from '../../core/finish/finish';
 import type { SewingPlan } from '../../core/finish/sewing-plan';
 import { Impossible } from '../../core/impossible';
 import type { DialSettings } from '../../core/kit/dial-steps';
+import { footUnder } from '../../core/kit/own-foot';
 import { workAids } from '../../core/plan/aids';
 import { dialIssues } from '../../core/plan/dial-issues';
 import { judge } from '../../core/plan/judge';
@@ -65,9 +66,14 @@ export function knownFinish(id: string): Finish {
 /**
  * Puts a stored plan and the records it points at together into what the sums take.
  *
- * @throws Refusal or Impossible naming the field that does not fit
+ * @throws Refusal 409 while no finish is taken, else Refusal or Impossible naming the field that
+ *   does not fit
  */
 export async function assemble(change: Change, draft: PlanDraft): Promise<AssembledPlan> {
+  if (draft.finish === null) {
+    const message = 'No finish is taken for this edge yet: take one first.';
+    throw new Refusal(409, 'no-finish', message, [{ path: 'finish', message }]);
+  }
   const finish = knownFinish(draft.finish);
   const edge = draftOf(edgeDraft, await pointedAt(change, 'edges', draft.edgeId, 'edgeId'));
   const cloth = await pointedAt(change, 'cloths', edge.clothId, 'clothId');
@@ -78,10 +84,10 @@ export async function assemble(change: Change, draft: PlanDraft): Promise<Assemb
   const foot = draftOf(footDraft, await pointedAt(change, 'feet', draft.footId, 'footId'));
   const plan: SewingPlan = sewingPlan.parse({
     cloth: propertiesOf(cloth),
-    edge: { lengthMm: edge.lengthMm, minRadiusMm: edge.minRadiusMm },
+    edge: { lengthMm: edge.lengthMm, minRadiusMm: edge.minRadiusMm, purpose: edge.purpose },
     fold: draft.fold,
     machine: machine.specs,
-    foot: foot.specs,
+    foot: footUnder(machine.specs, foot),
     stitch: draft.stitch,
     needleSize: draft.needleSize,
     pickMm: draft.pickMm,
@@ -92,7 +98,11 @@ export async function assemble(change: Change, draft: PlanDraft): Promise<Assemb
   return {
     finish,
     plan,
-    names: { cloth: String(cloth['name']), machine: machine.name, foot: foot.name },
+    names: {
+      cloth: String(cloth['name']),
+      machine: machine.name,
+      foot: footUnder(machine.specs, foot) === foot.specs ? foot.name : 'its own foot',
+    },
     ids: { clothId: edge.clothId, machineId: draft.machineId, footId: draft.footId },
   };
 }

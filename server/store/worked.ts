@@ -10,6 +10,12 @@ import { assemble, planDraftOf } from './sewing-plan';
 import type { Store } from './store';
 
 const mostNearest = 3;
+/** Before a finish is taken nothing can have worked for it. */
+const nothingYet: WorkedBefore = {
+  nearest: [],
+  carried: {},
+  from: { sameSetUp: null, foot: null, hand: null },
+};
 
 /** Feet along which the edge is led in one way. */
 async function feetWith(store: Store, guidance: string): Promise<string[]> {
@@ -26,6 +32,7 @@ async function feetWith(store: Store, guidance: string): Promise<string[]> {
  */
 export async function workedBefore(store: Store, planId: string): Promise<WorkedBefore> {
   const row = await store.find('plans', planId);
+  if (row['finish'] === null) return nothingYet;
   const assembled = await store.reading((change) => assemble(change, planDraftOf(row)));
   const { finish, plan, ids } = assembled;
   const elsewhere = { planId: { [Op.or]: [{ [Op.ne]: planId }, { [Op.is]: null }] } };

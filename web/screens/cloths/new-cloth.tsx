@@ -13,6 +13,7 @@ import { FormDialog } from '../../controls/form-dialog';
 import { LineChoice } from '../../controls/line-choice';
 import { FormField } from '../../controls/text-field';
 import { constructionNames } from '../../words/cloth';
+import { saysAll } from './says-all';
 
 const byTouch = z.object({
   name: clothDraft.shape.name,
@@ -96,16 +97,14 @@ const draftLike = ({ id, name, fibre, construction, face, nap, press }: GenericC
 });
 
 /** Forty plain kinds, each put on the shelf with one press. */
-function ByLikeness({ onMade }: NewClothProps) {
+function ByLikeness({ onMade, onOpenChange }: NewClothProps) {
   const create = useCreate('cloths');
   const { fine } = useLengths();
   const [text, setText] = useState('');
   const [put, setPut] = useState<readonly string[]>([]);
-  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
-  const shown = genericCloths.filter(({ name, fibre, construction }) => {
-    const all = `${name} ${fibre} ${construction}`.toLowerCase();
-    return words.every((word) => all.includes(word));
-  });
+  const shown = genericCloths.filter(({ name, fibre, construction }) =>
+    saysAll(`${name} ${fibre} ${construction}`, text),
+  );
   return (
     <div className="flex min-h-0 flex-col gap-3">
       <input
@@ -157,6 +156,9 @@ function ByLikeness({ onMade }: NewClothProps) {
           ? `On the shelf now: ${put.join(', ')}. Rename and test them as you like.`
           : 'Their numbers are what such cloths usually have, until you test yours.'}
       </p>
+      <Button look={put.length > 0 ? 'solid' : 'outline'} onClick={() => onOpenChange(false)}>
+        {put.length > 0 ? `Go on with ${put.at(-1)}` : 'Leave the shelf as it is'}
+      </Button>
     </div>
   );
 }

@@ -1,6 +1,7 @@
 import type { Fibre } from '../../../core/cloth/about-cloth';
 import type { Construction } from '../../../core/cloth/cloth';
 import type { ClothRecord } from '../../../contract/records';
+import { saysAll } from './says-all';
 
 /** What of the shelf is looked at, and in which order. */
 export interface ShelfView {
@@ -53,7 +54,6 @@ export function filtered(
   view: ShelfView,
   used: ReadonlySet<string>,
 ): ClothRecord[] {
-  const words = view.text.toLowerCase().split(/\s+/).filter(Boolean);
   return cloths.filter((cloth) => {
     if (view.construction !== 'any' && cloth.tests.construction !== view.construction) return false;
     if (view.fibre !== 'any' && cloth.fibre !== view.fibre) return false;
@@ -61,9 +61,8 @@ export function filtered(
     if (view.state === 'guessed' && isTested(cloth)) return false;
     if (view.state === 'used' && !used.has(cloth.id)) return false;
     if (view.state === 'unused' && used.has(cloth.id)) return false;
-    if (words.length === 0) return true;
-    const all =
-      `${cloth.name} ${cloth.fibre ?? ''} ${cloth.tests.construction} ${cloth.note}`.toLowerCase();
-    return words.every((word) => all.includes(word));
+    if (view.text.trim() === '') return true;
+    const { name, fibre, tests, note } = cloth;
+    return saysAll(`${name} ${fibre ?? ''} ${tests.construction} ${note}`, view.text);
   });
 }

@@ -9,6 +9,7 @@ import type { WorkRequest } from '../../../core/finish/work';
 import { Impossible, type Issue } from '../../../core/impossible';
 import { dialField, type Dial, type DialSettings } from '../../../core/kit/dial-steps';
 import type { SetUp } from '../../../core/margin/set-up';
+import { footUnder, ownFootOf } from '../../../core/kit/own-foot';
 import { workAids } from '../../../core/plan/aids';
 import { isClosed } from '../../../core/edge/shape';
 import { foldPlanOf } from '../../../core/plan/fold-plan';
@@ -34,15 +35,23 @@ import type {
   PlanRecord,
 } from '../../../contract/records';
 import type { WorkedBefore } from '../../../contract/book';
-import { change, useList, useRecord } from '../../app/records';
+import { useList, useRecord } from '../../app/records';
+import { changePlan, propose } from './plan-change';
+import { useProposal } from './use-proposal';
 import { solver } from '../../workers/solver';
 import type { Outcome } from '../../workers/solver-tasks';
 import { useWorked } from './use-worked';
 
+/** A plan with a finish. */
+export type TakenPlan = PlanRecord & { readonly finish: string };
+
 /** Everything an edge's stations show, computed from what is stored. */
 export interface Bench {
   readonly edge: EdgeRecord;
-  readonly record: PlanRecord;
+  /** The plan; while no finish is taken, as the first of the list would make it. */
+  readonly record: TakenPlan;
+  /** No finish is taken yet: whatever is shown of one is a proposal. */
+  readonly proposed: boolean;
   readonly cloth: ClothRecord;
   readonly machine: MachineRecord;
   readonly foot: FootRecord;
@@ -92,16 +101,35 @@ function sewingPlanOf(
   const { recoveryPercent: _recovery, estimated: _estimated, ...properties } = cloth.properties;
   return {
     cloth: properties,
-    edge: { lengthMm: edge.lengthMm, minRadiusMm: edge.minRadiusMm },
+    edge: { lengthMm: edge.lengthMm, minRadiusMm: edge.minRadiusMm, purpose: edge.purpose },
     fold: record.fold,
     machine: machine.specs,
-    foot: foot.specs,
+    foot: footUnder(machine.specs, foot),
     stitch: record.stitch,
     needleSize: record.needleSize,
     pickMm: record.pickMm,
     faultWeights: record.faultWeights,
     skill: 1,
     aids: workAids(foot.kind, record.schools),
+  };
+}
+
+/** The foot that is really on: the chosen one, or the machine's own. */
+function footOn(machine: MachineRecord, foot: FootRecord): FootRecord {
+  const own = footUnder(machine.specs, foot);
+  if (own === foot.specs || own !== ownFootOf(machine.specs.kind)) return foot;
+  const { slotMm, guidance, guide } = own;
+  return {
+    ...foot,
+    name: 'its own foot',
+    kind: 'clear',
+    channelMm: null,
+    specs: {
+      slotMm: [...slotMm],
+      guidance,
+      guide: 'atMm' in guide ? guide : { ...guide, rangeMm: [...guide.rangeMm] },
+    },
+    soleMm: { widthMm: 18, toeMm: 14, heelMm: 14 },
   };
 }
 
@@ -121,7 +149,9 @@ function workRequestOf(
       closed: isClosed(edge),
       cornered: edge.shape === 'cornered',
       thickestTimes: thickestTimes(edge.crossings),
+      oldHem: edge.oldHem,
     },
+    machineKind: plan.machine.kind,
     schools: chosenWays(finish, plan.fold.variant, record.schools, defaults),
   };
 }
@@ -155,16 +185,30 @@ export type BenchState =
 export function useEdgeBench(edgeId: string): BenchState {
   const edge = useRecord('edges', edgeId);
   const plans = useList('plans', { edgeId });
-  const record = plans.data?.[0];
-  const attempts = useList('attempts', record ? { planId: record.id } : { planId: 'none' });
+  const stored = plans.data?.[0];
+  const attempts = useList('attempts', stored ? { planId: stored.id } : { planId: 'none' });
   const cloths = useList('cloths');
   const machines = useList('machines');
   const feet = useList('feet');
   const preferences = useRecord('preferences', 'mine');
 
   const cloth = cloths.data?.find(({ id }) => id === edge.data?.clothId);
+  const proposal = useProposal(stored, edge.data, cloth);
+  const record = useMemo((): TakenPlan | undefined => {
+    if (!stored || proposal === undefined) return undefined;
+    const whole = { ...stored, ...proposal };
+    return whole.finish === null ? undefined : { ...whole, finish: whole.finish };
+  }, [stored, proposal]);
+  useLayoutEffect(() => {
+    if (stored) propose(stored.id, proposal ?? null);
+  }, [stored, proposal]);
   const machine = machines.data?.find(({ id }) => id === record?.machineId);
-  const foot = feet.data?.find(({ id }) => id === record?.footId);
+  const chosenFoot = feet.data?.find(({ id }) => id === record?.footId);
+  // A machine of loopers keeps its own foot on, whichever was chosen before.
+  const foot = useMemo(
+    () => chosenFoot && machine && footOn(machine, chosenFoot),
+    [chosenFoot, machine],
+  );
   const finish = record && finishById(record.finish);
   const margin = (record && finish?.margin(record.fold.variant)) ?? null;
 
@@ -242,7 +286,7 @@ export function useEdgeBench(edgeId: string): BenchState {
     }
   }, [finish, margin, plan, learned]);
 
-  const stored = record?.settings ?? null;
+  const kept = record?.settings ?? null;
   // Dials under a finger that drags them, or turned into metal, are shown but not kept, until what
   // they were turned from changes.
   const standing = record
@@ -250,7 +294,7 @@ export function useEdgeBench(edgeId: string): BenchState {
     : '';
   const [held, setHeld] = useState<{ settings: DialSettings; from: string } | null>(null);
   const turned = held?.from === standing ? held.settings : null;
-  const dials = margin && (turned ?? stored ?? solved);
+  const dials = margin && (turned ?? kept ?? solved);
   const judgement = useMemo(() => (set && dials ? judge(set, dials) : null), [set, dials]);
 
   const latest = useRef<{ planId: string; set: SetUp; dials: DialSettings; standing: string }>(
@@ -267,23 +311,27 @@ export function useEdgeBench(edgeId: string): BenchState {
     if (dragging || judge(now, next).blocked) setHeld({ settings: next, from: onTopOf });
     else {
       setHeld(null);
-      change('plans', planId, { settings: next });
+      changePlan(planId, { settings: next });
     }
   }, []);
   const turn = useCallback((dial: Dial, mm: number) => moveTo({ [dialField[dial]]: mm }), [moveTo]);
 
+  const use = useMemo(
+    () => ({ purpose: edge.data?.purpose, oldHem: edge.data?.oldHem }),
+    [edge.data?.purpose, edge.data?.oldHem],
+  );
   const folds = useMemo(() => {
     if (!finish || !plan) return null;
     const sewn = judgement
       ? Object.fromEntries(judgement.checks.map(({ name, v0Mm }) => [name, v0Mm]))
       : undefined;
     try {
-      return foldPlanOf(finish, { wish: plan.fold, cloth: plan.cloth, sewn });
+      return foldPlanOf(finish, { wish: plan.fold, cloth: plan.cloth, edge: use, sewn });
     } catch (error) {
       if (error instanceof Impossible) return null;
       throw error;
     }
-  }, [finish, plan, judgement]);
+  }, [finish, plan, judgement, use]);
   const ways = JSON.stringify([record?.schools ?? {}, preferences.data?.schools ?? {}]);
   const request = useMemo(() => {
     if (!edge.data || !plan || !finish) return null;
@@ -304,6 +352,7 @@ export function useEdgeBench(edgeId: string): BenchState {
     bench: {
       edge: edge.data,
       record,
+      proposed: stored?.finish === null,
       cloth,
       machine,
       foot,
@@ -314,7 +363,7 @@ export function useEdgeBench(edgeId: string): BenchState {
       plan,
       request,
       folds,
-      issues: issues.length > 0 ? issues : stored || !margin ? [] : solveIssues,
+      issues: issues.length > 0 ? issues : kept || !margin ? [] : solveIssues,
       set,
       solved,
       busy: solveQuery.isFetching || lessonQuery.isFetching || workedQuery.isLoading,

@@ -1,6 +1,8 @@
 import { Suspense, lazy } from 'react';
 import { useList, change } from '../../app/records';
 import { useLengths } from '../../app/lengths-context';
+import { finishName } from '../../words/finishes';
+import { capital } from '../../words/number';
 import { ClothCard } from '../cloths/cloth-card';
 import { ClothPicker } from '../cloths/cloth-picker';
 import type { Bench } from './bench';
@@ -36,16 +38,33 @@ export function ClothTable({ bench }: { bench: Bench }) {
 /** What the tests come to, and what that means for this hem. */
 export function ClothSlip({ bench }: { bench: Bench }) {
   const { fine } = useLengths();
+  const words = bench.margin?.words;
   const window = bench.set?.checks.find(({ name }) => name === bench.margin?.countedCheck);
   return (
     <>
       <ClothCard cloth={bench.cloth} />
-      {window && (
+      {window && words && (
         <div className="pt-3">
-          <h3 className="text-lg">For a blind hem</h3>
+          <h3 className="text-lg">
+            {bench.proposed ? 'If it became: ' : 'For this finish: '}
+            {finishName(bench.finish.id).toLowerCase()}
+          </h3>
           <p>
-            A bite between <b>{fine(window.loMm)}</b> and <b>{fine(window.hiMm)}</b> holds and
-            hides. Thick cloth leaves more room than thin.
+            {capital(words.checks[window.name] ?? window.name)}{' '}
+            {Number.isFinite(window.loMm) && Number.isFinite(window.hiMm) ? (
+              <>
+                between <b>{fine(window.loMm)}</b> and <b>{fine(window.hiMm)}</b>
+              </>
+            ) : Number.isFinite(window.loMm) ? (
+              <>
+                of <b>{fine(window.loMm)}</b> or more
+              </>
+            ) : (
+              <>
+                of <b>{fine(window.hiMm)}</b> at most
+              </>
+            )}
+            : so the {words.counted} {words.good}.
           </p>
         </div>
       )}

@@ -6,6 +6,7 @@ import { useRecord } from '../../app/records';
 import { LoadState } from '../../app/trouble';
 import { useEdgeBench, type Bench } from './bench';
 import { MarginPanel } from './margin-panel';
+import { ProposalLine } from './proposal-line';
 import { fetchStations, stations } from './stations';
 import { StationStrip, stripOf } from './station-strip';
 
@@ -37,6 +38,9 @@ function useEdgeKeys(edgeId: string) {
     return () => window.removeEventListener('keydown', onKey);
   }, [edgeId, navigate]);
 }
+
+/** Stations that show nothing but what a finish would be. */
+const shownOfAFinish = ['folds', 'setting', 'test'];
 
 function Stations({ bench, stationId }: { bench: Bench; stationId: string }) {
   const project = useRecord('projects', bench.edge.projectId);
@@ -90,6 +94,7 @@ function Stations({ bench, stationId }: { bench: Bench; stationId: string }) {
           aria-label={`${station.name}: the slip`}
           className="slip min-h-0 overflow-y-auto px-5 py-4"
         >
+          {shownOfAFinish.includes(station.id) && <ProposalLine bench={bench} />}
           <Suspense>
             <Slip bench={bench} />
           </Suspense>

@@ -1,5 +1,5 @@
 import { Tabs } from 'radix-ui';
-import { useSearchParams } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import {
   deepestHemMm,
   easedShare,
@@ -16,6 +16,7 @@ import { SelectField } from '../../controls/select-field';
 import { TextField } from '../../controls/text-field';
 import { EdgePlan } from '../../pictures/edge-plan';
 import { shapeOptions } from '../../words/shapes';
+import { PurposeQuestion, StateQuestions } from '../edge-asked/edge-questions';
 import { AlongPanel } from './along-panel';
 import type { Bench } from './bench';
 import { CrossingList } from './crossing-list';
@@ -112,18 +113,31 @@ function Tightness({ radiusMm, depthMm }: { radiusMm: number; depthMm: number })
 /** What it is on, how long, how curved, how deep a hem. */
 export function EdgeSlip({ bench }: { bench: Bench }) {
   const { edge, record } = bench;
+  const navigate = useNavigate();
   const set = (patch: Partial<typeof edge>) => change('edges', edge.id, patch);
+  /** Turned to another purpose: what is planned is kept, and the list opens where it does not serve. */
+  const turn = (patch: Partial<typeof edge>) => {
+    set(patch);
+    const { purposes } = bench.finish.nature(bench.plan.fold.variant);
+    if (!bench.proposed && patch.purpose && !purposes.includes(patch.purpose)) {
+      void navigate(`/edges/${edge.id}/finish`);
+    }
+  };
   const depthRule = bench.finish.fields.depthMm;
+  const ownDepth =
+    !bench.proposed && depthRule !== undefined && takesField(depthRule, record.fold.variant);
+  const hemmed = bench.finish.nature(record.fold.variant).worked.includes('turned');
   return (
     <div className="grid gap-2">
       <h2 className="sr-only">The edge</h2>
+      <PurposeQuestion edge={edge} onChange={turn} />
       <TextField label="Name" value={edge.name} onCommit={(name) => set({ name })} />
       <TextField label="It is on" value={edge.on} onCommit={(on) => set({ on })} />
       <SelectField
         label="Shape"
         value={edge.shape}
         options={shapeOptions}
-        onChange={(shape) => set({ shape: shape as EdgeShape })}
+        onChange={(shape) => set({ shape: shape as EdgeShape, joined: null })}
       />
       <LengthField
         label="Length along the edge"
@@ -167,6 +181,7 @@ export function EdgeSlip({ bench }: { bench: Bench }) {
           onCommit={(passesOverMm) => set({ passesOverMm })}
         />
       )}
+      <StateQuestions edge={edge} onChange={set} asksDepth={!ownDepth} />
       <LengthField
         label="Cloth there is beyond the finished edge"
         value={edge.spareMm}
@@ -186,12 +201,19 @@ export function EdgeSlip({ bench }: { bench: Bench }) {
         />
         For a small child: nothing may pull off
       </label>
-      {depthRule && takesField(depthRule, record.fold.variant) && (
+      {ownDepth && (
         <LengthField
           label={depthRule.name}
           value={record.fold.depthMm ?? null}
           refuse={(mm) => depthRefusal(bench, 'depthMm', mm)}
-          onCommit={(mm) => mm !== null && setFold(bench, { depthMm: mm })}
+          onCommit={(mm) => {
+            if (mm === null) return;
+            setFold(bench, { depthMm: mm });
+            // What one set is what one wants, of whichever finish.
+            if (hemmed && (edge.purpose === 'hem' || edge.purpose === 'opening')) {
+              set({ depthMm: mm });
+            }
+          }}
         />
       )}
       <CrossingList bench={bench} />

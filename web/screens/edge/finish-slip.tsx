@@ -1,5 +1,6 @@
 import { useNavigate } from 'react-router';
 import type { Fact } from '../../../core/finish/fact';
+import { catalogue } from '../../../core/finish/catalogue';
 import type { SchoolWay } from '../../../core/finish/school';
 import { chosenWays, schoolsFor } from '../../../core/plan/work';
 import { useLengths } from '../../app/lengths-context';
@@ -26,6 +27,8 @@ export function FinishSlip({ bench }: { bench: Bench }) {
   const place = ranking?.ranked.findIndex(same) ?? -1;
   const ranked = ranking?.ranked[place];
   const out = ranking?.ruledOut.find(same);
+  // One construction may be several finishes, which differ in depth, thread or foot alone.
+  const alike = catalogue.filter(({ group }) => group === finish.group);
   const lengths = useLengths();
   const navigate = useNavigate();
   const machines = useList('machines').data ?? [];
@@ -36,18 +39,21 @@ export function FinishSlip({ bench }: { bench: Bench }) {
     <div className="flex min-h-full flex-col">
       <h2 className="text-2xl">{finish.name}</h2>
       <p className="border-b border-line pb-2 text-soft">{finish.about}</p>
-      <WayChoice
-        label="Variant"
-        value={wish.variant}
-        options={finish.variants.map((variant) => ({
-          value: variant.id,
-          label: variant.name,
-          about: costs(variant.costs),
-        }))}
-        onChange={(variant) => look(finish, variant)}
-      />
       {ranking && ranked && <WhyRanked place={place + 1} of={ranking.ranked.length} it={ranked} />}
       {out && <WhyOut it={out} />}
+      {alike.map((one) => (
+        <WayChoice
+          key={one.id}
+          label={alike.length > 1 ? one.name : 'Variant'}
+          value={one.id === finish.id ? wish.variant : ''}
+          options={one.variants.map((variant) => ({
+            value: variant.id,
+            label: variant.name,
+            about: costs(variant.costs),
+          }))}
+          onChange={(variant) => look(one, variant)}
+        />
+      ))}
       <KitNeeds finish={finish} wish={wish} />
       {trouble && (
         <p role="alert" className="border-b border-line py-2 text-madder">
@@ -70,7 +76,7 @@ export function FinishSlip({ bench }: { bench: Bench }) {
             look="solid"
             className="w-full"
             onClick={() =>
-              takeFinish(bench, optionFor(bench, finish, wish.variant, ranked?.wish), {
+              takeFinish(bench, optionFor(bench, finish, wish.variant, ranked?.wish), ranked, {
                 machines,
                 feet,
               })

@@ -1,4 +1,5 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
+import type { Purpose } from '../../../core/edge/purpose';
 import type { Considered } from '../../../core/choose/consider';
 import { placesOf } from '../../../core/choose/places';
 import type { Ranked, Ranking } from '../../../core/choose/rank';
@@ -76,6 +77,7 @@ export function FinishTable({ bench }: { bench: Bench }) {
         </Button>
       </WishBar>
       {asking && <SecondOpinion planId={planId} cloth={bench.plan.cloth} />}
+      <Standing bench={bench} />
       <ul
         className="min-h-0 grow overflow-y-auto"
         aria-label="Finishes, best first"
@@ -84,23 +86,24 @@ export function FinishTable({ bench }: { bench: Bench }) {
         {ordered(ranking)
           .filter(({ finish }) => family === 'all' || finish.family === family)
           .map(({ finish, place, best, ranked, out }) => {
-            const seen = finish.id === state.looked.finish.id;
+            const { group } = finish;
+            const seen = group === state.looked.finish.group;
             const option = seen
               ? state.looked
               : optionFor(bench, finish, best ?? undefined, ranked?.wish);
             return (
               <FinishRow
-                key={finish.id}
+                key={group}
                 option={option}
-                planned={finish.id === bench.record.finish}
+                planned={!bench.proposed && group === bench.finish.group}
                 seen={seen}
                 place={place}
-                was={was && (was.get(finish.id) ?? 'out')}
+                was={was && (was.get(group) ?? 'out')}
                 ranked={ranked}
                 out={out}
-                needs={kitGaps(finish, option.wish, kit)}
+                needs={kitGaps(option.finish, option.wish, kit, ranked?.schools ?? out?.schools)}
                 compared={state.isCompared(option)}
-                onLook={() => state.look(finish, option.wish.variant)}
+                onLook={() => state.look(option.finish, option.wish.variant)}
                 onCompare={() => state.toggleCompared(option)}
               />
             );
@@ -110,12 +113,41 @@ export function FinishTable({ bench }: { bench: Bench }) {
   );
 }
 
-/** What a row says of a finish that is ranked. */
-function inShort({ chance, minutesPerMetre }: Ranked): string {
-  const minutes = `about ${counted(Math.round(minutesPerMetre), 'minute')} a metre`;
-  return chance === null ? minutes : `${ofHundred(chance)} of 100 sound with this kit; ${minutes}`;
+const aPurpose: Readonly<Record<Purpose, string>> = {
+  hem: 'a hem',
+  opening: 'an opening',
+  allowance: 'an allowance',
+  seam: 'a seam',
+};
+
+/** Nothing is chosen yet, or what is planned does not serve what the edge is for now. */
+function Standing({ bench }: { bench: Bench }) {
+  const { finish, plan, edge, proposed } = bench;
+  if (proposed) {
+    return (
+      <p className="border-b border-line px-4 py-1.5 text-sm" role="status">
+        <b>Not chosen yet.</b> Look at the first, or at any other, and take the one you want.
+      </p>
+    );
+  }
+  const { purposes } = finish.nature(plan.fold.variant);
+  if (purposes.includes(edge.purpose)) return null;
+  return (
+    <p className="border-b border-line px-4 py-1.5 text-sm font-bold text-ochre" role="status">
+      ! {finishName(finish.id, plan.fold.variant)} is planned and kept; it serves{' '}
+      {purposes.map((one) => aPurpose[one]).join(' or ')}, and this edge is {aPurpose[edge.purpose]}
+      . Choose again here, or say at the edge what it is for.
+    </p>
+  );
 }
 
+/** What a row says of a finish that is ranked. */
+function inShort({ chance, minutes }: Ranked): string {
+  const time = `about ${counted(Math.max(1, Math.round(minutes.wholeMinutes)), 'minute')} for this edge`;
+  return chance === null ? time : `${ofHundred(chance)} of 100 sound with this kit; ${time}`;
+}
+
+/** A construction on the list: the finish that makes the best of it. */
 interface Place {
   readonly finish: Finish;
   readonly place: number | null;
@@ -125,24 +157,36 @@ interface Place {
   readonly out: Considered | null;
 }
 
-/** Every finish once, at the place of its best variant; those that are out come last. */
+/** The first finish of each construction, in the order of the catalogue. */
+const constructions: readonly Finish[] = catalogue.filter(
+  ({ group }, i) => catalogue.findIndex((other) => other.group === group) === i,
+);
+
+/**
+ * Every construction once, at the place of its best variant; those that are out come last, the
+ * ones with the least against them first.
+ */
 function ordered(ranking: Ranking | null): Place[] {
   const unplaced = { place: null, best: null, ranked: null, out: null };
-  if (!ranking) return catalogue.map((finish) => ({ finish, ...unplaced }));
+  if (!ranking) return constructions.map((finish) => ({ finish, ...unplaced }));
   const places = placesOf(ranking);
-  const placed = [...places].flatMap(([id, place]): Place[] => {
-    const finish = finishById(id);
-    const ranked = ranking.ranked.find(({ finishId }) => finishId === id) ?? null;
-    return finish ? [{ finish, place, best: ranked?.variant ?? null, ranked, out: null }] : [];
+  const placed = [...places].flatMap(([group, place]): Place[] => {
+    const ranked = ranking.ranked.find((it) => it.group === group) ?? null;
+    const finish = ranked && finishById(ranked.finishId);
+    return finish ? [{ finish, place, best: ranked.variant, ranked, out: null }] : [];
   });
-  const left = catalogue.filter(({ id }) => !places.has(id));
-  return [
-    ...placed,
-    ...left.map((finish): Place => {
-      const out = ranking.ruledOut.find(({ finishId }) => finishId === finish.id) ?? null;
+  const left = constructions
+    .filter(({ group }) => !places.has(group))
+    .map(({ group, id }): Place => {
+      const out = ranking.ruledOut.find((it) => it.group === group) ?? null;
+      const finish = finishById(out?.finishId ?? id) ?? constructions[0]!;
       return { finish, ...unplaced, best: out?.variant ?? null, out };
-    }),
-  ];
+    });
+  const against = ({ out }: Place) => {
+    const purpose = out?.hindrances.some(({ because }) => because.about === 'purpose');
+    return (purpose ? 100 : 0) + (out?.hindrances.length ?? 0);
+  };
+  return [...placed, ...left.sort((a, b) => against(a) - against(b))];
 }
 
 /** Where a finish stood before, and which way it went. */

@@ -1,12 +1,12 @@
 import type { FoldField, FoldWish } from '../../../core/finish/fold-request';
 import { Impossible } from '../../../core/impossible';
 import { refuseFold } from '../../../core/plan/fold-plan';
-import { change } from '../../app/records';
+import { changePlan } from './plan-change';
 import type { Bench } from './bench';
 
 /** Changes fields of the plan's folds. */
 export function setFold({ record }: Bench, patch: Partial<FoldWish>): void {
-  change('plans', record.id, { fold: { ...record.fold, ...patch } });
+  changePlan(record.id, { fold: { ...record.fold, ...patch } });
 }
 
 /** Why a fold field can't be this long; null when it can. The core's own words. */

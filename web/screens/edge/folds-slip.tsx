@@ -23,7 +23,7 @@ export function FoldsSlip({ bench }: { bench: Bench }) {
         </>
       )}
       <Fields bench={bench} />
-      {folds && <Print bench={bench} folds={folds} />}
+      {folds && !bench.proposed && <Print bench={bench} folds={folds} />}
     </div>
   );
 }

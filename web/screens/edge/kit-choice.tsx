@@ -5,14 +5,15 @@ import { misfitOf } from '../../../core/kit/foot-fit';
 import { lopsided, sideOf } from '../../../core/stitch/repeat';
 import { hasRun, type Pattern, type Stitch } from '../../../core/stitch/stitch';
 import type { PlanRecord } from '../../../contract/records';
-import { change, useList } from '../../app/records';
+import { useList } from '../../app/records';
+import { changePlan } from './plan-change';
 import { NumberField } from '../../controls/number-field';
 import { SelectField } from '../../controls/select-field';
 import { stitchLabel } from '../../words/stitches';
 
 /** Another machine, foot or stitch has other steps and other metal: the dials are solved anew. */
 function replan(planId: string, patch: Partial<PlanRecord>): void {
-  change('plans', planId, { ...patch, settings: null });
+  changePlan(planId, { ...patch, settings: null });
 }
 
 interface KitChoiceProps {
@@ -121,7 +122,7 @@ export const NeedleAndStitch = memo(function NeedleAndStitch(props: NeedleAndSti
         unit=""
         value={needleSize}
         refuse={(size) => (size >= 40 && size <= 140 ? null : 'Sizes run from 40 to 140.')}
-        onCommit={(size) => size !== null && change('plans', planId, { needleSize: size })}
+        onCommit={(size) => size !== null && changePlan(planId, { needleSize: size })}
       />
       {hasRun(stitch) && (
         <NumberField

@@ -32,7 +32,9 @@ export function optionFor(
   const variant = variantId ?? (own ? record.fold.variant : (finish.variants[0]?.id ?? ''));
   const wish = suited && !own ? suited : wishForVariant(finish, own ? record.fold : {}, variant);
   try {
-    return { finish, wish, folds: foldPlanOf(finish, { wish, cloth: plan.cloth }), trouble: null };
+    const { purpose, oldHem } = bench.edge;
+    const folds = foldPlanOf(finish, { wish, cloth: plan.cloth, edge: { purpose, oldHem } });
+    return { finish, wish, folds, trouble: null };
   } catch (error) {
     if (!(error instanceof Impossible)) throw error;
     return { finish, wish, folds: null, trouble: error.message };
@@ -78,7 +80,7 @@ export function useLookedAt(bench: Bench) {
   const key = ({ finish, wish }: Option) => joined(finish.id, wish.variant);
   return {
     looked,
-    isChosen: key(looked) === key(chosen),
+    isChosen: !bench.proposed && key(looked) === key(chosen),
     compared,
     showing: params.get('show') === 'compare' && compared.length > 0,
     look: (finish: Finish, variant: string) => set('look', joined(finish.id, variant)),

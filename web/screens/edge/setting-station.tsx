@@ -13,7 +13,7 @@ import { patternsOf } from '../../../core/kit/machine';
 import { swings } from '../../../core/stitch/needle-path';
 import { repeatLengthMm } from '../../../core/stitch/pitch';
 import { useLengths } from '../../app/lengths-context';
-import { change } from '../../app/records';
+import { changePlan } from './plan-change';
 import { KitChoice, NeedleAndStitch } from './kit-choice';
 import { Button } from '../../controls/button';
 import { Dial } from '../../controls/dial';
@@ -24,6 +24,7 @@ import { factInWords } from '../../words/facts';
 import { finishName } from '../../words/finishes';
 import { counted, ofHundred } from '../../words/number';
 import type { Bench } from './bench';
+import { isLooped } from './looped';
 
 const starting = () => import('./starting-slip');
 const StartingSlip = lazy(async () => ({ default: (await starting()).StartingSlip }));
@@ -35,6 +36,9 @@ const WorkedPanel = lazy(async () => ({ default: (await import('./worked-panel')
 const PutIn = lazy(async () => ({ default: (await import('./put-in')).PutIn }));
 const SwatchPanel = lazy(async () => ({
   default: (await import('./swatch-panel')).SwatchPanel,
+}));
+const LoopedSwatch = lazy(async () => ({
+  default: (await import('./looped-swatch')).LoopedSwatch,
 }));
 const MapPanel = lazy(async () => ({ default: (await import('./map-panel')).MapPanel }));
 
@@ -53,12 +57,15 @@ export function SettingTable({ bench }: { bench: Bench }) {
     );
   }
   const stage = folds.stages.find(({ id }) => id === 'stitch');
+  // No width and no needle position of loopers can be turned: there is no map of them.
+  const looped = isLooped(plan);
+  const usual = looped ? 'swatch' : 'foot';
   const tab =
     'min-h-9 border-b-3 border-transparent px-3 text-sm data-[state=active]:border-pencil data-[state=active]:font-bold data-[state=active]:text-pencil';
   return (
     <Tabs.Root
-      value={params.get('view') ?? 'foot'}
-      onValueChange={(view) => setParams(view === 'foot' ? {} : { view }, { replace: true })}
+      value={params.get('view') ?? usual}
+      onValueChange={(view) => setParams(view === usual ? {} : { view }, { replace: true })}
       className="flex h-full flex-col"
     >
       <Tabs.List aria-label="Picture" className="flex shrink-0 border-b border-line px-2">
@@ -68,18 +75,22 @@ export function SettingTable({ bench }: { bench: Bench }) {
         <Tabs.Trigger value="section" className={tab}>
           Section
         </Tabs.Trigger>
-        <Tabs.Trigger value="map" className={tab}>
-          Margin map
-        </Tabs.Trigger>
+        {!looped && (
+          <Tabs.Trigger value="map" className={tab}>
+            Margin map
+          </Tabs.Trigger>
+        )}
         <Tabs.Trigger value="swatch" className={tab}>
           Swatch
         </Tabs.Trigger>
-        <span className="ml-auto self-center pr-2 text-sm text-soft">
-          clearance{' '}
-          <b className={judgement.blocked ? 'text-madder' : ''}>
-            {<Clearance mm={judgement.clearance.clearanceMm} />}
-          </b>
-        </span>
+        {!looped && (
+          <span className="ml-auto self-center pr-2 text-sm text-soft">
+            clearance{' '}
+            <b className={judgement.blocked ? 'text-madder' : ''}>
+              {<Clearance mm={judgement.clearance.clearanceMm} />}
+            </b>
+          </span>
+        )}
       </Tabs.List>
       <Tabs.Content value="foot" tabIndex={-1} className="min-h-0 grow">
         <UnderFoot
@@ -97,7 +108,7 @@ export function SettingTable({ bench }: { bench: Bench }) {
       </Tabs.Content>
       <Tabs.Content value="swatch" tabIndex={-1} className="min-h-0 grow">
         <Suspense>
-          <SwatchPanel bench={bench} />
+          {looped ? <LoopedSwatch bench={bench} /> : <SwatchPanel bench={bench} />}
         </Suspense>
       </Tabs.Content>
       <Tabs.Content value="section" tabIndex={-1} className="min-h-0 grow">
@@ -151,9 +162,12 @@ function DialSlip({ bench, finishMargin }: { bench: Bench; finishMargin: FinishM
     (dial === 'length' ? lengthFacts : reasons?.[dialField[dial]]) ?? [];
   // The width of a straight line is no dial of anything, nor a guide that nothing rides.
   const guided = set?.checks.some(({ v0 }) => v0.guide !== 0) ?? true;
-  const shown = dials.filter(
-    (dial) => (dial !== 'width' || swings(plan.stitch)) && (dial !== 'guide' || guided),
-  );
+  const looped = isLooped(plan);
+  const shown = dials.filter((dial) => {
+    if (dial === 'guide') return guided;
+    if (dial === 'width') return swings(plan.stitch) && !looped;
+    return dial === 'length' || !looped;
+  });
   const moved = shown.filter(
     (dial) =>
       settings && solved && Math.abs(settings[dialField[dial]] - solved[dialField[dial]]) > 1e-6,
@@ -168,7 +182,7 @@ function DialSlip({ bench, finishMargin }: { bench: Bench; finishMargin: FinishM
         finish={finish}
         fold={record.fold}
         machineId={machine.id}
-        footId={foot.id}
+        footId={looped ? null : foot.id}
       />
       {/* Fetched once there is a setting to start from; what is set comes first. */}
       <Suspense>{settings && <WorkedPanel bench={bench} />}</Suspense>
@@ -245,7 +259,7 @@ function DialSlip({ bench, finishMargin }: { bench: Bench; finishMargin: FinishM
           title="Back to the solved setting"
           className="px-3!"
           disabled={moved.length === 0}
-          onClick={() => change('plans', record.id, { settings: null })}
+          onClick={() => changePlan(record.id, { settings: null })}
         >
           <RotateCcw size={18} aria-hidden />
         </Button>

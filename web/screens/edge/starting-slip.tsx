@@ -11,17 +11,12 @@ import { factInWords } from '../../words/facts';
 import { finishName } from '../../words/finishes';
 import { stitchLabel } from '../../words/stitches';
 import type { Bench } from './bench';
+import { isLooped } from './looped';
 import { tellingStage } from './looked-at';
 import { InDrawer } from './in-drawer';
 import { KitNeeds } from './kit-needs';
 import { LoopedSwatch } from './looped-swatch';
 import { KitChoice } from './kit-choice';
-
-/** Whether it is sewn on a machine of loopers, whose own foot stays on. */
-function looped({ finish, plan }: Bench): boolean {
-  const [kind] = finish.needs(plan.fold.variant).machineKinds;
-  return kind === 'overlocker' || kind === 'coverstitch';
-}
 
 /** The finish as it is sewn, where no dial is solved for it. */
 export function StartingTable({ bench }: { bench: Bench }) {
@@ -38,7 +33,7 @@ export function StartingTable({ bench }: { bench: Bench }) {
       </div>
     </div>
   );
-  if (!looped(bench)) return section;
+  if (!isLooped(bench.plan)) return section;
   const tab =
     'min-h-9 border-b-3 border-transparent px-3 text-sm data-[state=active]:border-pencil data-[state=active]:font-bold data-[state=active]:text-pencil';
   return (
@@ -84,7 +79,7 @@ export function StartingSlip({ bench }: { bench: Bench }) {
         finish={finish}
         fold={record.fold}
         machineId={machine.id}
-        footId={looped(bench) ? null : foot.id}
+        footId={isLooped(bench.plan) ? null : foot.id}
       />
       <p className="pt-1 text-sm text-soft">
         {finish.needs(plan.fold.variant).patterns.slice(0, 1).map(stitchLabel)}
@@ -92,7 +87,7 @@ export function StartingSlip({ bench }: { bench: Bench }) {
       </p>
       <p className="hidden text-sm print:block">
         {machine.name}
-        {looped(bench) ? '' : `, ${foot.name}`}; {bench.cloth.name}
+        {isLooped(bench.plan) ? '' : `, ${foot.name}`}; {bench.cloth.name}
       </p>
       <KitNeeds finish={finish} wish={record.fold} />
       <dl className="pt-1">

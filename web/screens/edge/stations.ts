@@ -5,6 +5,8 @@ import { swings } from '../../../core/stitch/needle-path';
 import { isClosed } from '../../../core/edge/shape';
 import { finishName } from '../../words/finishes';
 import { counted } from '../../words/number';
+import { purposeNames } from '../../words/edges';
+import { isLooped } from './looped';
 import type { Bench } from './bench';
 import { SettingSlip, SettingTable } from './setting-station';
 
@@ -43,13 +45,18 @@ export interface Station {
   readonly Slip: Part;
 }
 
+/** What is shown of a finish that nobody took yet is a proposal. */
+const asProposed = (answer: string, proposed: boolean) =>
+  proposed ? `proposal: ${answer}` : answer;
+
 /** The folds in a few words: what is added, or what is cut off. */
 function foldsInShort({ allowanceMm, strip }: FoldPlan, cloth: Lengths['cloth']): string {
   if (strip) return `strip ${cloth(strip.widthMm)} wide`;
   return allowanceMm > 0 ? `${cloth(allowanceMm)} allowance` : 'nothing added';
 }
 
-function testAnswer({ attempts, record, lesson, margin }: Bench): string {
+function testAnswer({ attempts, record, lesson, margin, proposed }: Bench): string {
+  if (proposed) return 'after choosing';
   if (!margin) return 'sew and look';
   const kept = attempts.find(({ id }) => id === record.keptAttemptId);
   if (kept) return `scrap ${kept.number} kept`;
@@ -71,35 +78,42 @@ export const stations: readonly Station[] = [
     id: 'edge',
     name: 'Edge',
     answer: ({ edge }, { cloth }) =>
-      `${edge.minRadiusMm ? 'Curved, ' : ''}${cloth(edge.lengthMm)} ${isClosed(edge) ? 'round' : 'long'}`,
+      `${purposeNames[edge.purpose]}, ${edge.minRadiusMm ? 'curved, ' : ''}${cloth(edge.lengthMm)} ${isClosed(edge) ? 'round' : 'long'}${edge.oldHem ? ', old hem in it' : ''}`,
     Table: later(load.edge, 'EdgeTable'),
     Slip: later(load.edge, 'EdgeSlip'),
   },
   {
     id: 'finish',
     name: 'Finish',
-    answer: ({ record }) => finishName(record.finish, record.fold.variant),
+    answer: ({ record, proposed, finish, edge }) =>
+      proposed
+        ? 'not chosen yet'
+        : `${finish.nature(record.fold.variant).purposes.includes(edge.purpose) ? '' : '! '}${finishName(record.finish, record.fold.variant)}`,
     Table: later(load.finish, 'FinishTable'),
     Slip: later(load.finishSlip, 'FinishSlip'),
   },
   {
     id: 'folds',
     name: 'Folds',
-    answer: ({ folds }, { cloth }) => (folds ? foldsInShort(folds, cloth) : 'needs a look'),
+    answer: ({ folds, proposed }, { cloth }) =>
+      folds ? asProposed(foldsInShort(folds, cloth), proposed) : 'needs a look',
     Table: later(load.folds, 'FoldsTable'),
     Slip: later(load.foldsSlip, 'FoldsSlip'),
   },
   {
     id: 'setting',
     name: 'Setting',
-    answer: ({ dials, judgement, margin, plan }, { fineNumber, unit }) =>
-      !margin
-        ? 'starting values'
-        : judgement?.blocked
-          ? 'blocked'
-          : dials
-            ? `${swings(plan.stitch) ? `${fineNumber(dials.widthMm)} wide, ` : ''}${fineNumber(dials.lengthMm)} ${unit} long`
-            : 'working it out',
+    answer: ({ dials, judgement, margin, plan, proposed }, { fineNumber, unit }) =>
+      asProposed(
+        !margin
+          ? 'starting values'
+          : judgement?.blocked
+            ? 'blocked'
+            : dials
+              ? `${swings(plan.stitch) && !isLooped(plan) ? `${fineNumber(dials.widthMm)} wide, ` : ''}${fineNumber(dials.lengthMm)} ${unit} long`
+              : 'working it out',
+        proposed,
+      ),
     Table: SettingTable,
     Slip: SettingSlip,
   },

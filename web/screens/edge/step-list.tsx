@@ -1,6 +1,6 @@
 import { stepsOf } from '../../../core/plan/work';
 import { useLengths } from '../../app/lengths-context';
-import { change } from '../../app/records';
+import { changePlan } from './plan-change';
 import { cautionInWords, placeInWords, stepInWords } from '../../words/steps';
 import type { Bench } from './bench';
 
@@ -12,7 +12,7 @@ export function StepList({ bench }: { bench: Bench }) {
   const done = steps.filter(({ id }) => record.ticks.includes(id)).length;
   const next = steps.find(({ id }) => !record.ticks.includes(id));
   const tick = (id: string, on: boolean) =>
-    change('plans', record.id, {
+    changePlan(record.id, {
       ticks: on ? [...record.ticks, id] : record.ticks.filter((other) => other !== id),
     });
   return (
@@ -28,7 +28,7 @@ export function StepList({ bench }: { bench: Bench }) {
           type="button"
           disabled={record.ticks.length === 0}
           className="min-h-9 rounded-[3px] px-2 text-sm underline disabled:text-soft disabled:no-underline"
-          onClick={() => change('plans', record.id, { ticks: [] })}
+          onClick={() => changePlan(record.id, { ticks: [] })}
         >
           Start over
         </button>

@@ -1,46 +1,36 @@
-import { patternsOf } from '../../../core/kit/machine';
-import { usualStitch } from '../../../core/plan/usual-stitch';
-import type { Stitch } from '../../../core/stitch/stitch';
-import { change } from '../../app/records';
+import { proposed, proposedAnyway } from '../../../core/choose/proposal';
+import type { Considered } from '../../../core/choose/consider';
 import type { FootRecord, MachineRecord } from '../../../contract/records';
+import { change } from '../../app/records';
 import type { Bench } from './bench';
 import type { Option } from './looked-at';
+import { takingOf } from './use-proposal';
 
-/** The first of a kit that serves; what is planned now when it serves as well, or nothing does. */
-function serving<T extends { readonly id: string }>(
-  items: readonly T[],
-  now: T,
-  serves: (item: T) => boolean,
-): string {
-  if (serves(now)) return now.id;
-  return (items.find(serves) ?? now).id;
-}
-
-/** Plans a finish for the edge, on what the kit has for it; its dials and ticks start anew. */
+/**
+ * Plans a finish for the edge, with the machine, foot and ways it was found best with; its dials
+ * and ticks start anew.
+ *
+ * @param ranked what was worked out for it; nothing for one that is ruled out and planned all the same
+ */
 export function takeFinish(
   bench: Bench,
   { finish, wish }: Option,
+  ranked: Considered | undefined,
   kit: { readonly machines: readonly MachineRecord[]; readonly feet: readonly FootRecord[] },
 ): void {
   const { record, plan } = bench;
-  const { machineKinds, feet, patterns } = finish.needs(wish.variant);
-  const machineId = serving(kit.machines, bench.machine, ({ specs }) =>
-    machineKinds.includes(specs.kind),
-  );
-  const machine = kit.machines.find(({ id }) => id === machineId) ?? bench.machine;
-  const able = patterns.filter((pattern) => patternsOf(machine.specs).includes(pattern));
-  const stitch: Stitch = able.includes(record.stitch.pattern)
-    ? record.stitch
-    : (usualStitch(finish.needs(wish.variant), machine.specs, plan.cloth.stretchPercent) ??
-      record.stitch);
-  change('plans', record.id, {
-    finish: finish.id,
-    fold: wish,
-    machineId,
-    footId: serving(kit.feet, bench.foot, ({ kind }) => feet.includes(kind)),
-    stitch,
-    settings: null,
-    keptAttemptId: null,
-    ticks: [],
-  });
+  const { variant, ...lengths } = wish;
+  const request = {
+    cloth: plan.cloth,
+    kit: {
+      machines: kit.machines.map(({ specs }) => specs),
+      feet: kit.feet.map(({ kind, channelMm, stripMm, specs }) => ({
+        ...{ kind, channelMm, stripMm, specs },
+      })),
+    },
+  };
+  const proposal = ranked
+    ? { ...proposed(ranked), fold: wish }
+    : proposedAnyway(finish, variant, lengths, request);
+  change('plans', record.id, takingOf(proposal, record, kit));
 }

@@ -1,6 +1,6 @@
 import type { Considered } from '../../../core/choose/consider';
-import type { Ranked } from '../../../core/choose/rank';
-import type { Hindrance } from '../../../core/choose/weigh';
+import type { Hindrance } from '../../../core/choose/contribution';
+import type { Ranked, Reason } from '../../../core/choose/rank';
 import type { Lengths } from '../../app/lengths';
 import { useLengths } from '../../app/lengths-context';
 import { factInWords } from '../../words/facts';
@@ -11,30 +11,66 @@ export function needInWords({ wouldNeed }: Hindrance, lengths: Lengths): string 
   return 'values' in wouldNeed ? factInWords(wouldNeed, lengths) : gapInWords(wouldNeed, lengths);
 }
 
-/** Why a finish has its place: what speaks for it and against it, heaviest first. */
-export function WhyRanked({ place, of, it }: { place: number; of: number; it: Ranked }) {
+/** Less than this decides nothing that one would see. */
+const hardlyPoints = 0.5;
+/** A bar as long as its room stands for so many points. */
+const wholeBarPoints = 30;
+
+/** One part of a score: how much, and why. */
+function ReasonLine({ reason }: { reason: Reason }) {
   const lengths = useLengths();
+  const { fact, points } = reason;
+  const rounded = Math.round(Math.abs(points) * 10) / 10;
+  const good = points >= 0;
+  return (
+    <li className="grid grid-cols-[3rem_1fr] gap-2 py-0.5">
+      <span
+        className={`text-right font-bold tabular-nums ${good ? 'text-moss' : 'text-madder'}`}
+        aria-label={`${good ? 'For' : 'Against'}: ${rounded} points`}
+      >
+        {good ? '+' : '−'}
+        {rounded}
+        <span
+          aria-hidden
+          className={`ml-auto block h-0.5 ${good ? 'bg-moss' : 'bg-madder'}`}
+          style={{ width: `${Math.min(100, (100 * Math.abs(points)) / wholeBarPoints)}%` }}
+        />
+      </span>
+      <span>{factInWords(fact, lengths)}</span>
+    </li>
+  );
+}
+
+/**
+ * Why a finish has its place: what its score is the sum of, the largest part first. What all
+ * candidates share decides nothing, and is folded away.
+ */
+export function WhyRanked({ place, of, it }: { place: number; of: number; it: Ranked }) {
+  const telling = it.reasons.filter(
+    ({ shared, points }) => !shared && Math.abs(points) >= hardlyPoints,
+  );
+  const rest = it.reasons.filter((reason) => !telling.includes(reason));
   return (
     <section aria-label="Why this place" className="border-b border-line py-2">
       <h3 className="text-base">
-        Number <b className="big-number text-2xl">{place}</b> of {of} ways, for what you want
+        Number <b className="big-number text-2xl">{place}</b> of {of} ways, with{' '}
+        <b className="big-number text-xl">{Math.round(it.score)}</b> of 100 points
       </h3>
       <ul className="pt-1 text-sm">
-        {it.reasons.map(({ fact, weight }) => (
-          <li key={fact.about} className="flex gap-2 py-0.5">
-            <span
-              aria-hidden
-              className={`w-3 shrink-0 font-bold ${weight >= 0 ? 'text-moss' : 'text-madder'}`}
-            >
-              {weight >= 0 ? '+' : '−'}
-            </span>
-            <span>
-              <span className="sr-only">{weight >= 0 ? 'For: ' : 'Against: '}</span>
-              {factInWords(fact, lengths)}
-            </span>
-          </li>
+        {telling.map((reason) => (
+          <ReasonLine key={reason.fact.about} reason={reason} />
         ))}
       </ul>
+      <details className="text-sm">
+        <summary className="min-h-8 cursor-pointer py-1 text-soft">
+          What all have alike, or what hardly counts
+        </summary>
+        <ul>
+          {rest.map((reason) => (
+            <ReasonLine key={reason.fact.about} reason={reason} />
+          ))}
+        </ul>
+      </details>
     </section>
   );
 }

@@ -3,7 +3,7 @@ import { dialField, dialTravel, snapToDial, type Dial } from '../../../core/kit/
 import { judge } from '../../../core/plan/judge';
 import { swings } from '../../../core/stitch/needle-path';
 import { useLengths } from '../../app/lengths-context';
-import { change } from '../../app/records';
+import { changePlan } from './plan-change';
 import { alongGuidance } from '../../words/facts';
 import { likenessInWords } from '../../words/likeness';
 import { counted, ofHundred } from '../../words/number';
@@ -46,7 +46,7 @@ function Kept({ bench, near, first }: { bench: Bench; near: Nearest; first: bool
         type="button"
         disabled={taken || judged.blocked}
         className="no-print min-h-9 text-pencil underline underline-offset-2 disabled:text-soft disabled:no-underline"
-        onClick={() => change('plans', record.id, { settings: here })}
+        onClick={() => changePlan(record.id, { settings: here })}
       >
         {judged.blocked
           ? '✕ the needle would meet metal here'
@@ -110,7 +110,7 @@ export function WorkedPanel({ bench }: { bench: Bench }) {
             type="button"
             aria-pressed={record.carryOver}
             className="no-print min-h-9 text-pencil underline underline-offset-2"
-            onClick={() => change('plans', record.id, { carryOver: !record.carryOver })}
+            onClick={() => changePlan(record.id, { carryOver: !record.carryOver })}
           >
             {record.carryOver ? '✓ taken over here · leave it out' : 'left out here · take it over'}
           </button>

@@ -1,5 +1,7 @@
-import { useState } from 'react';
+import { Plus } from 'lucide-react';
+import { Suspense, lazy, useState } from 'react';
 import { useNavigate } from 'react-router';
+import { joinIssues } from '../../../core/edge/edge-issues';
 import type { EdgeShape } from '../../../core/edge/shape';
 import { ApiError } from '../../app/api';
 import { useCreate, useList } from '../../app/records';
@@ -7,10 +9,46 @@ import { Button } from '../../controls/button';
 import { FormDialog } from '../../controls/form-dialog';
 import { LengthField } from '../../controls/length-field';
 import { SelectField } from '../../controls/select-field';
-import { shapeOptions } from '../../words/shapes';
 import { FormField } from '../../controls/text-field';
+import { shapeOptions } from '../../words/shapes';
+import { PurposeQuestion, StateQuestions, type AskedEdge } from '../edge-asked/edge-questions';
 
-/** Asks for what a new edge cannot be without; the stations ask for the rest. */
+// The forms' package is loaded when a cloth is to be put on the shelf from here.
+const NewCloth = lazy(async () => ({ default: (await import('../cloths/new-cloth')).NewCloth }));
+
+type Draft = Omit<AskedEdge, 'lengthMm'> & {
+  readonly name: string;
+  readonly on: string;
+  readonly clothId: string;
+  readonly lengthMm: number | null;
+};
+
+const blank: Draft = {
+  name: '',
+  on: '',
+  clothId: '',
+  purpose: 'hem',
+  oldHem: null,
+  joined: null,
+  pair: 'alone',
+  depthMm: null,
+  secondEdge: null,
+  seamAllowanceMm: null,
+  shape: 'straight',
+  turnDegrees: null,
+  lengthMm: null,
+};
+
+function Trouble({ text }: { text: string | undefined }) {
+  if (!text) return null;
+  return (
+    <p role="alert" className="-mt-2 text-sm font-bold text-madder">
+      {text}
+    </p>
+  );
+}
+
+/** Asks what an edge is for and in which state, on what cloth; the stations ask for the rest. */
 export function NewEdge(props: {
   projectId: string;
   open: boolean;
@@ -20,99 +58,112 @@ export function NewEdge(props: {
   const cloths = useList('cloths');
   const create = useCreate('edges');
   const navigate = useNavigate();
-  const [draft, setDraft] = useState({
-    name: '',
-    on: '',
-    clothId: '',
-    shape: 'straight' as EdgeShape,
-    lengthMm: null as number | null,
-  });
+  const [draft, setDraft] = useState(blank);
   const [tried, setTried] = useState(false);
+  const [asksCloth, setAsksCloth] = useState(false);
+  const set = (patch: Partial<Draft>) => setDraft((before) => ({ ...before, ...patch }));
   const clothId = draft.clothId || (cloths.data?.[0]?.id ?? '');
   const noCloth = cloths.data?.length === 0;
+  const [unjoined] = joinIssues(draft, draft);
   const missing = {
     name: draft.name.trim() === '' ? 'Give the edge a name.' : undefined,
     length: draft.lengthMm === null ? 'How long is it? Type a length.' : undefined,
+    cloth: noCloth ? 'Put a cloth on the shelf first; the button is beside this line.' : undefined,
+    seam: unjoined?.message,
   };
   const submit = async () => {
     setTried(true);
-    if (missing.name || missing.length || noCloth) return;
+    if (Object.values(missing).some(Boolean)) return;
     const edge = await create.mutateAsync({
       ...draft,
       clothId,
       projectId,
       minRadiusMm: null,
-      turnDegrees: null,
       passesOverMm: null,
       crossings: [],
     });
-    await navigate(`/edges/${edge.id}/cloth`);
+    // What finishes it is the next question.
+    await navigate(`/edges/${edge.id}/finish`);
   };
   const refused = create.error instanceof ApiError ? create.error : null;
   return (
-    <FormDialog title="New edge" open={open} onOpenChange={onOpenChange}>
+    <FormDialog title="New edge" open={open} onOpenChange={onOpenChange} wide>
       <form
-        className="grid gap-4"
+        className="grid gap-3"
         onSubmit={(event) => {
           event.preventDefault();
           submit().catch(() => undefined);
         }}
       >
-        <FormField
-          label="Name"
-          placeholder="Sleeve, left"
-          value={draft.name}
-          maxLength={120}
-          trouble={tried ? missing.name : undefined}
-          onChange={(event) => setDraft({ ...draft, name: event.target.value })}
-        />
-        <FormField
-          label="What it is on"
-          placeholder="drummer’s tunic"
-          value={draft.on}
-          maxLength={120}
-          onChange={(event) => setDraft({ ...draft, on: event.target.value })}
-        />
-        {noCloth ? (
-          <p role="alert" className="font-bold text-madder">
-            The cloth shelf is empty. Put a cloth there first, then come back.
-          </p>
-        ) : (
-          <SelectField
-            label="Cloth"
-            value={clothId}
-            options={(cloths.data ?? []).map(({ id, name }) => ({ value: id, label: name }))}
-            onChange={(id) => setDraft({ ...draft, clothId: id })}
+        <PurposeQuestion edge={draft} onChange={set} />
+        <div className="grid gap-3 sm:grid-cols-2">
+          <FormField
+            label="Name"
+            placeholder="Sleeve, left"
+            value={draft.name}
+            maxLength={120}
+            trouble={tried ? missing.name : undefined}
+            onChange={(event) => set({ name: event.target.value })}
           />
-        )}
-        <SelectField
-          label="Shape"
-          value={draft.shape}
-          options={shapeOptions}
-          onChange={(shape) => setDraft({ ...draft, shape: shape as EdgeShape })}
-        />
-        <LengthField
-          label="Length along the edge"
-          value={draft.lengthMm}
-          refuse={(mm) =>
-            mm >= 10 && mm <= 100_000 ? null : 'An edge is between 1 cm and 100 m long.'
-          }
-          onCommit={(lengthMm) => setDraft({ ...draft, lengthMm })}
-        />
-        {tried && missing.length && (
-          <p role="alert" className="-mt-2 text-sm font-bold text-madder">
-            {missing.length}
-          </p>
-        )}
+          <FormField
+            label="What it is on"
+            placeholder="drummer’s tunic"
+            value={draft.on}
+            maxLength={120}
+            onChange={(event) => set({ on: event.target.value })}
+          />
+        </div>
+        <div className="flex items-end gap-2">
+          <div className="min-w-0 grow">
+            {noCloth ? (
+              <p className="text-soft">The cloth shelf is empty.</p>
+            ) : (
+              <SelectField
+                label="Cloth"
+                value={clothId}
+                options={(cloths.data ?? []).map(({ id, name }) => ({ value: id, label: name }))}
+                onChange={(id) => set({ clothId: id })}
+              />
+            )}
+          </div>
+          <Button className="min-h-11! px-3!" onClick={() => setAsksCloth(true)}>
+            <Plus size={18} aria-hidden /> Another cloth
+          </Button>
+        </div>
+        <Trouble text={tried ? missing.cloth : undefined} />
+        <div className="grid gap-3 sm:grid-cols-2">
+          <SelectField
+            label="Shape"
+            value={draft.shape}
+            options={shapeOptions}
+            onChange={(shape) => set({ shape: shape as EdgeShape, joined: null })}
+          />
+          <LengthField
+            label="Length along the edge"
+            value={draft.lengthMm}
+            refuse={(mm) =>
+              mm >= 10 && mm <= 100_000 ? null : 'An edge is between 1 cm and 100 m long.'
+            }
+            onCommit={(lengthMm) => set({ lengthMm })}
+          />
+        </div>
+        <Trouble text={tried ? missing.length : undefined} />
+        <StateQuestions edge={draft} onChange={set} />
+        <Trouble text={tried ? missing.seam : undefined} />
         {refused && (
           <p role="alert" className="font-bold text-madder">
-            {refused.message}
+            {refused.issues.map(({ message }) => message).join(' ') || refused.message}
           </p>
         )}
         <Button type="submit" look="solid" disabled={create.isPending}>
           Make the edge
         </Button>
       </form>
+      {asksCloth && (
+        <Suspense>
+          <NewCloth open onOpenChange={setAsksCloth} onMade={(id) => set({ clothId: id })} />
+        </Suspense>
+      )}
     </FormDialog>
   );
 }

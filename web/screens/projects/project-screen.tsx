@@ -41,18 +41,20 @@ function EdgeRow({
   const lengths = useLengths();
   const cloth = useList('cloths').data?.find(({ id }) => id === edge.clothId);
   const remove = useRemove('edges');
-  const finish = plan && finishById(plan.finish);
+  const finish = plan?.finish ? finishById(plan.finish) : undefined;
   const folds = cloth && plan && finish ? foldsIfAny(finish, plan, cloth) : null;
   const last = folds?.stages.find(({ id }) => id === 'stitch') ?? folds?.stages.at(-1);
   const kept = attempts.find(({ id }) => id === plan?.keptAttemptId);
   const counts = plan && finish?.margin(plan.fold.variant);
   const state = kept
     ? `setting of scrap ${kept.number} kept`
-    : attempts.length > 0
-      ? counted(attempts.length, 'scrap')
-      : counts
-        ? 'no scrap yet'
-        : 'starting values';
+    : plan?.finish === null
+      ? 'no finish chosen yet'
+      : attempts.length > 0
+        ? counted(attempts.length, 'scrap')
+        : counts
+          ? 'no scrap yet'
+          : 'starting values';
   return (
     <li className="sheet flex items-center gap-4 pr-2">
       <Link
@@ -66,7 +68,7 @@ function EdgeRow({
           <span className="block font-head text-xl font-semibold break-words">{edge.name}</span>
           <span className="block text-soft">
             {cloth?.name} · {lengths.cloth(edge.lengthMm)} {isClosed(edge) ? 'round' : 'long'}
-            {plan && ` · ${finishName(plan.finish, plan.fold.variant)}`}
+            {plan?.finish && ` · ${finishName(plan.finish, plan.fold.variant)}`}
           </span>
         </span>
         <span className={`shrink-0 ${kept ? 'font-bold text-moss' : 'text-soft'}`}>

@@ -19,6 +19,7 @@ import { capital, ofHundred } from '../../words/number';
 import { solver } from '../../workers/solver';
 import type { Outcome } from '../../workers/solver-tasks';
 import { samplesOf, type Bench } from '../edge/bench';
+import { takeProposal } from '../edge/plan-change';
 import { LadderLabels } from './ladder-labels';
 import { newId } from './scrap-draft';
 import { setValuesOf } from './set-values';
@@ -92,11 +93,13 @@ function Rungs({ bench, ladder, count, onCount, kept }: RungsProps) {
   const lengths = useLengths();
   const [tried, setTried] = useState(false);
   const save = useMutation({
-    mutationFn: (body: object) =>
-      writer.during(async () => {
+    mutationFn: (body: object) => {
+      takeProposal(record.id);
+      return writer.during(async () => {
         await send<AttemptRecord[]>('POST', `plans/${record.id}/attempts`, body);
         await reloadAll();
-      }),
+      });
+    },
     onSuccess: () => {
       const sewn = ladder.rungs.length;
       kept.clear();

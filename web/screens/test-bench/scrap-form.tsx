@@ -1,3 +1,4 @@
+import { takeProposal } from '../edge/plan-change';
 import { useState } from 'react';
 import { localDay } from '../../../core/book/day';
 import { symptomsOf } from '../../../core/diagnose/symptom';
@@ -71,6 +72,7 @@ export function ScrapForm({ bench }: { bench: Bench }) {
       note: draft.note,
       pinned: false,
     };
+    takeProposal(record.id);
     await create.mutateAsync(body);
     clear();
     setTried(false);

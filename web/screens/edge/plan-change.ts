@@ -1,0 +1,27 @@
+import type { PlanRecord } from '../../../contract/records';
+import { change } from '../../app/records';
+
+type Patch = Partial<PlanRecord>;
+
+/** What a plan without a finish would become if it took the first of its list. */
+const proposals = new Map<string, Patch>();
+
+/** Says what stands proposed for a plan; null once it has a finish of its own. */
+export function propose(planId: string, patch: Patch | null): void {
+  if (patch) proposals.set(planId, patch);
+  else proposals.delete(planId);
+}
+
+/**
+ * Changes a plan. Whoever sets something of a proposal takes it with that: both are one change, and
+ * one step of undo.
+ */
+export function changePlan(planId: string, patch: Patch): void {
+  change('plans', planId, { ...proposals.get(planId), ...patch });
+  proposals.delete(planId);
+}
+
+/** Takes what stands proposed, where something does: a scrap is sewn for a finish, not for none. */
+export function takeProposal(planId: string): void {
+  if (proposals.has(planId)) changePlan(planId, {});
+}
