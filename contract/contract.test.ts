@@ -25,6 +25,13 @@ const edge = {
   turnDegrees: null,
   forChild: false,
   spareMm: null,
+  purpose: 'hem',
+  oldHem: { depthMm: 13, sewn: 'chain', keepLook: false },
+  joined: 'round',
+  pair: 'pair',
+  depthMm: 40,
+  secondEdge: null,
+  seamAllowanceMm: null,
   passesOverMm: null,
   crossings: [],
 };

@@ -92,11 +92,26 @@ describe('what an attempt holds', () => {
   });
 
   test('a finish without a margin is looked at: symptoms and values, no dials', async () => {
+    const { version } = await get<PlanRecord>('plans/plan-apron');
+    await server.http
+      .patch('/api/plans/plan-apron')
+      .send({ version, finish: 'pinked', fold: { variant: 'stitched' }, settings: null })
+      .expect(200);
     const { body } = await record({
-      ...{ planId: 'plan-lining', settings: null, counts: [] },
-      ...{ symptoms: ['edge-waves'], dialValues: { differential: 1.2 } },
+      ...{ planId: 'plan-apron', settings: null, counts: [] },
+      ...{ symptoms: ['skipped'], dialValues: { length: 2.4 } },
     }).expect(201);
-    expect(body).toMatchObject({ finish: 'serged', settings: null, number: 1 });
+    expect(body).toMatchObject({ finish: 'pinked', settings: null, number: 1 });
+    await record({ planId: 'plan-apron', settings: null }).expect(400);
+  });
+
+  test('an overlocker’s scrap is counted by its knife, under its own foot', async () => {
+    const settings = { widthMm: 2, lengthMm: 2.5, needlePositionMm: 0, guideMm: 0 };
+    const { body } = await record({
+      ...{ planId: 'plan-lining', settings },
+      ...{ counts: [{ check: 'trim', n: 24, short: 2, over: 0 }] },
+    }).expect(201);
+    expect(body).toMatchObject({ finish: 'serged', names: { foot: 'its own foot' } });
     await record({ planId: 'plan-lining', settings: null }).expect(400);
   });
 

@@ -8,7 +8,7 @@ beforeAll(async () => {
 });
 afterAll(() => server.stop());
 
-const { turnDegrees: _turn, depthMm: _depth, ...edge } = edgeOf({});
+const { turnDegrees: _turn, ...edge } = edgeOf({});
 const request = {
   cloth: cloths.shirting,
   edge,
@@ -26,15 +26,23 @@ describe('finishes over HTTP', () => {
     expect(status).toBe(200);
     const scores = body.ranked.map(({ score }: { score: number }) => score);
     expect(scores).toEqual([...scores].sort((a, b) => b - a));
-    for (const { reasons, minutesPerMetre, stackMm } of body.ranked) {
+    for (const { reasons, minutes, minutesPerMetre, stackMm, score, group } of body.ranked) {
       expect(reasons.length).toBeGreaterThan(0);
       expect(minutesPerMetre).toBeGreaterThan(0);
       expect(stackMm).toBeGreaterThan(0);
       for (const { text, weight } of reasons) {
         expect(text).toMatch(/^[A-Z0-9].*\.$/);
         expect(text).not.toMatch(/[{}]|undefined|NaN/);
-        expect(Math.abs(weight)).toBeLessThanOrEqual(1);
+        expect(Number.isFinite(weight)).toBe(true);
       }
+      const sum = reasons.reduce((all: number, { weight }: { weight: number }) => all + weight, 0);
+      expect(sum).toBeCloseTo(score, 9);
+      const metres = edge.lengthMm / 1000;
+      expect(minutesPerMetre).toBeCloseTo(
+        minutes.perMetreMinutes + minutes.onceMinutes / metres,
+        9,
+      );
+      expect(group).toMatch(/^[a-z-]+$/);
     }
     const all = [...body.ranked, ...body.ruledOut];
     expect(all.length).toBeGreaterThanOrEqual(30);
@@ -48,14 +56,47 @@ describe('finishes over HTTP', () => {
       edge: { ...edge, shape: 'circle', lengthMm: 1130, circleFraction: 1, depthMm: 40 },
     });
     const deep = body.ruledOut.find(({ finish }: { finish: string }) => finish === 'single-hem');
-    expect(deep.wouldNeed.join()).toMatch(/possible to 5 mm depth on this flare/);
+    expect(deep.wouldNeed.join()).toMatch(/a turn of 6 mm at most on this flare/);
   });
 
   test('thick felt that no French seam can be folded of is ruled out, not refused', async () => {
-    const { status, body } = await post({ ...request, cloth: { ...cloths.felt, thicknessMm: 9 } });
+    const { status, body } = await post({
+      ...request,
+      cloth: { ...cloths.felt, thicknessMm: 9 },
+      edge: { ...edge, purpose: 'seam' },
+    });
     expect(status).toBe(200);
     const seam = body.ruledOut.find(({ finish }: { finish: string }) => finish === 'french-seam');
     expect(seam.because.join()).toContain('leave no first pass');
+  });
+
+  test('what only serves another purpose is out, with that reason', async () => {
+    const find = (body: { ruledOut: { finish: string; because: string[]; group: string }[] }) =>
+      body.ruledOut.find(({ finish }) => finish === 'french-seam');
+    const hem = (await post(request)).body;
+    expect(find(hem)).toMatchObject({ because: ['It serves a seam, and this edge is a hem.'] });
+    const seam = (await post({ ...request, edge: { ...edge, purpose: 'seam' } })).body;
+    expect(find(seam)).toBeUndefined();
+    expect(seam.ranked[0].finish).toBe('french-seam');
+  });
+
+  test('an old hem whose look is to stay is kept first; without one nothing is kept', async () => {
+    const oldHem = { depthMm: 13, sewn: 'topstitched', keepLook: true };
+    const { body } = await post({ ...request, edge: { ...edge, oldHem } });
+    expect(body.ranked[0].finish).toBe('kept-hem');
+    const out = (await post({ ...request, edge: { ...edge, oldHem: null } })).body.ruledOut;
+    expect(out.some(({ finish }: { finish: string }) => finish === 'kept-hem')).toBe(true);
+  });
+
+  test.each([
+    [{ purpose: 'allowance', depthMm: 40 }, 'edge.depthMm'],
+    [{ oldHem: { depthMm: 900, sewn: 'chain', keepLook: false } }, 'edge.oldHem.depthMm'],
+    [{ purpose: 'pocket' }, 'edge.purpose'],
+    [{ oldHem: { depthMm: 20, sewn: 'glued', keepLook: true } }, 'edge.oldHem.sewn'],
+  ])('%j is refused by name', async (patch, path) => {
+    const { status, body } = await post({ ...request, edge: { ...edge, ...patch } });
+    expect(status).toBe(400);
+    expect(body.error.issues[0].path).toBe(path);
   });
 
   test('a wish beyond its range is refused by name', async () => {

@@ -37,6 +37,7 @@ describe('the data folder', () => {
       { name: '0003-crossings' },
       { name: '0004-shelf-and-drawer' },
       { name: '0005-sample-book' },
+      { name: '0006-what-an-edge-is-for' },
     ]);
     await second.sequelize.close();
     expect(readdirSync(folder)).toContain('pin-margin.sqlite');
@@ -76,6 +77,22 @@ describe('the data folder', () => {
         '[{"table":"attempts","id":"gone","before":{"id":"gone","version":1,"createdAt":"2026-01-01",
         "updatedAt":"2026-01-01","planId":"plan","number":2,"settings":{},"counts":[],"note":"",
         "setUp":{},"names":{}},"after":null}]', 0)`,
+      ...[
+        [
+          'seam',
+          'straight',
+          'french-seam',
+          '{"variant":"plain","seamAllowanceMm":12,"secondPassMm":6}',
+        ],
+        ['join', 'straight', 'overcast', '{"variant":"join","seamAllowanceMm":6}'],
+        ['neck', 'inside-curve', 'bound', '{"variant":"single-fold","depthMm":8}'],
+        ['edge', 'tube', 'serged', '{"variant":"four-thread","seamAllowanceMm":10}'],
+        ['leg', 'tube', 'kept-hem', '{"variant":"seams","shortenMm":40,"depthMm":20}'],
+      ].flatMap(([id, shape, finish, fold]) => [
+        `edges VALUES ('${id}', ${now}, 'p', '${id}', '', 'c', '${shape}', 420, NULL)`,
+        `plans VALUES ('plan-${id}', ${now}, '${id}', '${finish}', '${fold}', 'm', 'f', '{}', 80, 1,
+          '{"below":1,"above":1}', NULL, NULL)`,
+      ]),
     ]) {
       await old.query(`INSERT INTO ${row}`);
     }
@@ -90,6 +107,18 @@ describe('the data folder', () => {
     const { body: book } = await server.http.get('/api/book?q=old&sort=faults');
     expect(book.rows.map(({ id }: { id: string }) => id)).toEqual(['kept']);
     expect((await server.http.get('/api/plans/plan')).body).toMatchObject({ carryOver: false });
+    const edges = Object.fromEntries(
+      (await server.http.get('/api/edges')).body.map((it: { id: string }) => [it.id, it]),
+    );
+    expect(edges).toMatchObject({
+      e: { purpose: 'hem', oldHem: null, joined: null, pair: 'alone', depthMm: null },
+      seam: { purpose: 'seam', secondEdge: 'the other edge', seamAllowanceMm: 12 },
+      join: { purpose: 'seam', seamAllowanceMm: 6 },
+      neck: { purpose: 'opening' },
+      edge: { purpose: 'allowance' },
+      leg: { purpose: 'hem', oldHem: { depthMm: 20, sewn: 'topstitched', keepLook: true } },
+    });
+    expect((await server.http.get('/api/plans/plan-leg')).body.finish).toBe('kept-hem');
     // What was taken out before the update can be brought back after it.
     const { body: removed } = await server.http.get('/api/removed');
     expect(removed).toMatchObject([{ label: 'scrap 2' }]);

@@ -170,10 +170,13 @@ function answersOf(
       why:
         added === 0 && carried.foldedMm < 0.5
           ? fact('light', 'Adds nothing to the cloth.')
-          : fact('light', 'Adds {added} layers at its thickest, and {foldedMm} of cloth across.', {
-              added,
-              foldedMm: carried.foldedMm,
-            }),
+          : fact(
+              'light',
+              carried.foldedMm < 0.5
+                ? 'Layers added at its thickest: {added}.'
+                : 'Layers added at its thickest: {added}; cloth folded in: {foldedMm}.',
+              { added, foldedMm: carried.foldedMm },
+            ),
     },
     quick: {
       share: quickness(minutes, edge.lengthMm),

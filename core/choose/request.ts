@@ -15,6 +15,10 @@ export type Wishes = Readonly<Record<WishName, number>>;
 /** Plain words for a mixture of wishes. */
 export const presets: readonly { readonly name: string; readonly wishes: Wishes }[] = [
   {
+    name: 'Nothing in particular',
+    wishes: { hidden: 0.5, sturdy: 0.5, light: 0.5, quick: 0.5, decorative: 0 },
+  },
+  {
     name: 'A hem nobody sees',
     wishes: { hidden: 1, sturdy: 0.3, light: 0.4, quick: 0.1, decorative: 0 },
   },

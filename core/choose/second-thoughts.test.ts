@@ -17,7 +17,8 @@ const request = (patch: Partial<ChooseRequest> = {}): ChooseRequest => ({
 const considered = considerAll(catalogue, request());
 
 describe('what would overtake', () => {
-  const leads = (at: Wishes) => rankConsidered(considered, at).ranked[0]!.finishId;
+  const leader = (at: Wishes) => rankConsidered(considered, at).ranked[0]!;
+  const leads = (at: Wishes) => leader(at).group;
   test('does so where it says, and not a step before', () => {
     fc.assert(
       fc.property(
@@ -31,8 +32,9 @@ describe('what would overtake', () => {
             wishNames.map((name) => [name, tenths[name] / 10]),
           ) as unknown as Wishes;
           for (const it of overtakings(considered, at)) {
-            expect(leads({ ...at, [it.wish]: it.at })).toBe(it.finishId);
-            expect(it.finishId).not.toBe(leads(at));
+            const then = leader({ ...at, [it.wish]: it.at });
+            expect(then.finishId).toBe(it.finishId);
+            expect(then.group).not.toBe(leads(at));
             const far = Math.abs(it.at - at[it.wish]);
             for (let tenth = 0; tenth <= 10; tenth++) {
               if (Math.abs(tenth / 10 - at[it.wish]) > far - 0.01) continue;
@@ -49,11 +51,11 @@ describe('what would overtake', () => {
   });
 });
 
-test('a finish stands once, at the place of its best variant', () => {
+test('a construction stands once, at the place of its best variant', () => {
   const ranking = rankConsidered(considered, wishes);
   const places = placesOf(ranking);
   expect([...places.values()]).toEqual([...places.keys()].map((_, i) => i + 1));
-  expect(places.get(ranking.ranked[0]!.finishId)).toBe(1);
+  expect(places.get(ranking.ranked[0]!.group)).toBe(1);
 });
 
 describe('the cloth there is', () => {

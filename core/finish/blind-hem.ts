@@ -289,7 +289,8 @@ export const blindHem: Finish = {
         : rated(0.5, 'sturdy', 'Held by single bites: a heel or a toe can catch in it.'),
     decorative: rated(0.05, 'decorative', 'Made not to be looked at.'),
     holdsFray: 3,
-    leastRadius: { timesDepth: 12 },
+    // The garment is folded back along the curve as well.
+    leastRadius: { timesDepth: 40 },
     thickestMm: variant === 'enclosed' ? enclosedUpToMm : Infinity,
     freeLayers: 2,
     ...(variant === 'enclosed' ? { shutsIn: true } : { rawInside: true }),

@@ -135,7 +135,7 @@ const ruledBy = (value: number, about: string, text: string): Reasoned<number> =
 const coverLength = ruledBy(
   3.5,
   'cover-length',
-  '3 to 4: through five layers an ordinary length comes out tiny.',
+  'Long, 3 to 4: through five layers an ordinary length comes out tiny.',
 );
 /** A swing on elastic, and its length by how it gets across, mm. Starting guesses. */
 const elasticSwing = ruledBy(3, 'elastic-swing', 'Wide enough to give with the elastic.');
@@ -302,7 +302,7 @@ export const bound: Finish = {
       decorative: satin
         ? rated(0.9, 'decorative', 'A wide band of satin.')
         : inside
-          ? rated(0.5, 'decorative', 'Pretty where the inside is seen.')
+          ? rated(0.65, 'decorative', 'Pretty where the inside is seen.')
           : rated(0.5, 'decorative', 'A band in a colour of its own.'),
       holdsFray: 3,
       leastRadius: { mm: satin ? 300 : inside ? 100 : 15 },

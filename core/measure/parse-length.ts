@@ -13,20 +13,40 @@ const vulgarFractions: Readonly<Record<string, string>> = {
   '⅞': '7/8',
 };
 
-const unitNames: Readonly<Record<string, LengthUnit>> = {
-  '"': 'in',
-  in: 'in',
-  inch: 'in',
-  inches: 'in',
-  cm: 'cm',
-  mm: 'mm',
+/** What a length can be written in: those one reads in, and the longer ones of either system. */
+interface WrittenUnit {
+  readonly mm: number;
+  readonly system: 'metric' | 'inches';
+}
+const millimetre: WrittenUnit = { mm: mmPer.mm, system: 'metric' };
+const centimetre: WrittenUnit = { mm: mmPer.cm, system: 'metric' };
+const metre: WrittenUnit = { mm: 1000, system: 'metric' };
+const inch: WrittenUnit = { mm: mmPer.in, system: 'inches' };
+const foot: WrittenUnit = { mm: 12 * mmPer.in, system: 'inches' };
+const yard: WrittenUnit = { mm: 36 * mmPer.in, system: 'inches' };
+
+const named = (unit: WrittenUnit, ...names: readonly string[]) =>
+  names.map((name): [string, WrittenUnit] => [name, unit]);
+const unitNames: ReadonlyMap<string, WrittenUnit> = new Map([
+  ...named(millimetre, 'mm', 'millimetre', 'millimetres', 'millimeter', 'millimeters'),
+  ...named(centimetre, 'cm', 'centimetre', 'centimetres', 'centimeter', 'centimeters'),
+  ...named(metre, 'm', 'metre', 'metres', 'meter', 'meters'),
+  ...named(inch, '"', 'in', 'inch', 'inches'),
+  ...named(foot, "'", 'ft', 'foot', 'feet'),
+  ...named(yard, 'yd', 'yds', 'yard', 'yards'),
+]);
+const currentUnits: Readonly<Record<LengthUnit, WrittenUnit>> = {
+  in: inch,
+  cm: centimetre,
+  mm: millimetre,
 };
 
 /** `scant` and `generous` shift a length by a thirty-second of an inch: the width of a chalk line. */
 const hairMm = mmPer.in / 32;
 
-const shape = /^(scant |generous )?([-+])?(?:(\d+)[ -])?(\d+)\/(\d+) ?([a-z"]*)$/;
-const decimalShape = /^(scant |generous )?([-+])?(\d+(?:\.\d+)?|\.\d+) ?([a-z"]*)$/;
+/** An amount, whole, with a fraction or with a point, and the unit behind it where one was typed. */
+const term = /(?:(?:(\d+)[ -])?(\d+)\/(\d+)|(\d+(?:\.\d+)?|\.\d+)) ?([a-z]+|["'])? ?/y;
+const beginning = /^(scant |generous )?([-+])?/;
 
 /** Brings typographic variants to one spelling, so that the grammar above stays small. */
 function plainSpelling(text: string): string {
@@ -35,11 +55,12 @@ function plainSpelling(text: string): string {
     .replace(/[½⅓⅔¼¾⅛⅜⅝⅞]/g, (glyph) => ` ${vulgarFractions[glyph] ?? ''}`)
     .replace(/[⁄∕]/g, '/')
     .replace(/[″”“]|''/g, '"')
+    .replace(/[′’‘]/g, "'")
     .replace(/[−–]/g, '-')
     .replace(/(\d),(\d)/g, '$1.$2')
     .replace(/\s*\/\s*/g, '/')
     .replace(/\s+/g, ' ')
-    .replace(/\.$/, '')
+    .replace(/\.(?= |$)/g, '')
     .trim()
     .replace(/^([-+]) /, '$1');
 }
@@ -48,14 +69,64 @@ function unreadable(text: string, path: string): Impossible {
   const quoted = text.length > 40 ? `${text.slice(0, 40)}…` : text;
   const message =
     quoted.trim() === ''
-      ? 'Type a length, for example 5/8", 1 1/2 in, 16 mm or 1.6 cm.'
-      : `“${quoted}” is not a length. Try for example 5/8", 1 1/2 in, 16 mm or 1.6 cm.`;
+      ? 'Type a length, for example 5/8", 1 1/2 in, 16 mm, 4.4 m or 2 yd.'
+      : `“${quoted}” is not a length. Try for example 5/8", 1 1/2 in, 16 mm, 4.4 m or 2 yd.`;
   return new Impossible([{ path, message }]);
+}
+
+/** One term of a length; null where it makes no sense. */
+interface Term {
+  readonly amount: number;
+  /** Null where none was typed; undefined where one was typed that nobody knows. */
+  readonly unit: WrittenUnit | null | undefined;
+}
+
+/** The terms of a length; null when anything else stands between or behind them. */
+function termsOf(text: string): Term[] | null {
+  const terms: Term[] = [];
+  for (let at = 0; at < text.length; at = term.lastIndex) {
+    term.lastIndex = at;
+    const found = term.exec(text);
+    if (!found) return null;
+    const [, whole, over, under, decimal, unit] = found;
+    const mixed = whole !== undefined;
+    if (under !== undefined) {
+      const [numerator, denominator] = [Number(over), Number(under)];
+      if (denominator === 0 || (mixed && numerator >= denominator)) return null;
+    }
+    terms.push({
+      amount:
+        under === undefined ? Number(decimal) : Number(whole ?? 0) + Number(over) / Number(under),
+      unit: unit === undefined ? null : unitNames.get(unit),
+    });
+  }
+  return terms;
+}
+
+/**
+ * The terms added up: each in a smaller unit than the one before and of the same system; behind
+ * feet a bare number is inches. Null when they don't go together.
+ */
+function addedUpMm(terms: readonly Term[], current: WrittenUnit): number | null {
+  const [only] = terms;
+  if (!only) return null;
+  if (terms.length === 1) {
+    return only.unit === undefined ? null : only.amount * (only.unit ?? current).mm;
+  }
+  let sum = 0;
+  let before: WrittenUnit | null = null as WrittenUnit | null;
+  for (const { amount, unit: typed } of terms) {
+    const unit: WrittenUnit | null | undefined = typed === null && before === foot ? inch : typed;
+    if (!unit || (before && (unit.mm >= before.mm || unit.system !== before.system))) return null;
+    sum += amount * unit.mm;
+    before = unit;
+  }
+  return sum;
 }
 
 /**
  * Reads a length the way people write it: `5/8"`, `1-1/2 in`, `1½`, `0.625 in`, `16mm`, `1,6 cm`,
- * `scant 1/4`. Source: docs/formulas.md, “Lengths”.
+ * `4.4 m`, `2 1/2 yd`, `1 yd 9 in`, `5'6"`, `scant 1/4`. Source: docs/formulas.md, “Lengths”.
  *
  * @param text what was typed
  * @param unit the unit that a bare number takes
@@ -66,28 +137,12 @@ function unreadable(text: string, path: string): Impossible {
  */
 export function parseLength(text: string, unit: LengthUnit, path = 'text'): number {
   const plain = plainSpelling(text);
-  const fraction = shape.exec(plain);
-  const decimal = fraction ? null : decimalShape.exec(plain);
-  const parts = fraction ?? decimal;
-  if (!parts) throw unreadable(text, path);
-
-  const suffix = (fraction ? fraction[6] : decimal?.[4]) ?? '';
-  const namedUnit = suffix === '' ? unit : unitNames[suffix];
-  if (!namedUnit) throw unreadable(text, path);
-
-  let amount: number;
-  if (fraction) {
-    const [numerator, denominator] = [Number(fraction[4]), Number(fraction[5])];
-    const mixed = fraction[3] !== undefined;
-    if (denominator === 0 || (mixed && numerator >= denominator)) throw unreadable(text, path);
-    amount = Number(fraction[3] ?? 0) + numerator / denominator;
-  } else {
-    amount = Number(decimal?.[3]);
-  }
-
-  const sign = parts[2] === '-' ? -1 : 1;
-  const shiftMm = parts[1] === 'scant ' ? -hairMm : parts[1] === 'generous ' ? hairMm : 0;
-  const mm = sign * (amount * mmPer[namedUnit] + shiftMm);
+  const [start = '', qualifier, minus] = beginning.exec(plain) ?? [];
+  const terms = termsOf(plain.slice(start.length));
+  const amountMm = terms && addedUpMm(terms, currentUnits[unit]);
+  if (amountMm === null) throw unreadable(text, path);
+  const shiftMm = qualifier === 'scant ' ? -hairMm : qualifier === 'generous ' ? hairMm : 0;
+  const mm = (minus === '-' ? -1 : 1) * (amountMm + shiftMm);
   if (!Number.isFinite(mm)) throw unreadable(text, path);
   return mm;
 }

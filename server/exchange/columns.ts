@@ -65,6 +65,7 @@ export const columns: Readonly<Record<ExchangeTable, readonly Column[]>> = {
     number('plateLeftMm', 'specs.plateHoleMm.0'),
     number('plateRightMm', 'specs.plateHoleMm.1'),
     number('presserLiftMm', 'specs.presserLiftMm'),
+    number('presserLiftHighMm', 'specs.presserLiftHighMm'),
     word('lengthMeans', 'specs.lengthMeans'),
     at('list', 'patterns', 'specs.patterns'),
     at('list', 'shanks', 'specs.shanks'),

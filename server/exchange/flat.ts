@@ -1,3 +1,4 @@
+import { deepestNesting, isNestedDeeper } from '../http/nesting';
 import type { ExchangeTable } from '../../contract/exchange';
 import type { Issue } from '../../core/impossible';
 import { guarded, isFormula, unguarded } from './cell';
@@ -62,7 +63,10 @@ function valueOf({ as, name }: Column, cell: string, issues: Issue[]): unknown {
   if (trimmed === '') return as === 'json' ? undefined : null;
   if (as === 'json') {
     try {
-      return JSON.parse(trimmed) as unknown;
+      const value = JSON.parse(trimmed) as unknown;
+      if (!isNestedDeeper(value, deepestNesting)) return value;
+      issues.push({ path: name, message: 'This cell is nested deeper than anything here.' });
+      return undefined;
     } catch {
       issues.push({ path: name, message: 'This cell should hold JSON, and it is not whole.' });
       return undefined;

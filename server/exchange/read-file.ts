@@ -8,6 +8,8 @@ import {
   type ExchangeTable,
 } from '../../contract/exchange';
 import type { Issue } from '../../core/impossible';
+import { nestingMessage } from '../http/guards';
+import { deepestNesting, isNestedDeeper } from '../http/nesting';
 import { Refusal } from '../http/refusal';
 import { isFormula } from './cell';
 import { columns } from './columns';
@@ -72,6 +74,7 @@ function parsedJson(text: string): unknown {
 
 function readJson(text: string, said: readonly string[]): ReadFile {
   const file = parsedJson(text);
+  if (isNestedDeeper(file, deepestNesting)) refuse(nestingMessage);
   if (!isObject(file) || !formats.includes(file['format'])) {
     refuse(
       `This JSON is no shelf, drawer or sample book: its "format" should be ${formats.map((one) => `"${String(one)}"`).join(' or ')}.`,

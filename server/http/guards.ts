@@ -1,5 +1,6 @@
 import type { NextFunction, Request, Response } from 'express';
 import { Refusal } from './refusal';
+import { deepestNesting, isNestedDeeper } from './nesting';
 import { zeroByteAt, zeroByteMessage } from './zero-bytes';
 
 /** The names a loopback server goes by. */
@@ -55,8 +56,20 @@ export function requireJson(request: Request, _response: Response, next: NextFun
   next();
 }
 
+/** What is said of a body that goes deeper than anything here. */
+export const nestingMessage = `What was sent is nested more than ${deepestNesting} deep; nothing here is.`;
+
+/** Refuses a body nested deeper than anything here, before anyone goes down into it. */
+function refuseDeepNesting(body: unknown): void {
+  if (!isNestedDeeper(body, deepestNesting)) return;
+  throw new Refusal(400, 'invalid-request', nestingMessage, [
+    { path: '', message: nestingMessage },
+  ]);
+}
+
 /** Refuses zero bytes in the address and in the body before anyone looks for fields in them. */
 export function refuseZeroBytes(request: Request, _response: Response, next: NextFunction) {
+  refuseDeepNesting(request.body);
   const path = /%00/.test(request.url) ? 'address' : zeroByteAt(request.body);
   if (path !== null) {
     throw new Refusal(400, 'invalid-request', zeroByteMessage, [

@@ -198,7 +198,7 @@ export function UnderFoot(props: UnderFootProps) {
             y={bed.height + 36}
             text={
               swingRight > swingLeft
-                ? `needle swing ${lengths.fine(swingRight - swingLeft)}`
+                ? `${plan.stitch.twinGapMm ? 'needles and swing' : 'needle swing'} ${lengths.fine(swingRight - swingLeft)}`
                 : `needle at ${lengths.fine(swingLeft)}`
             }
           />

@@ -9,6 +9,12 @@ export function finishName(id: string, variantId?: string): string {
   return variant ? `${finish.name}, ${variant.name}` : finish.name;
 }
 
+/** The same inside a sentence: its first word small, unless it is the name of a people. */
+export function finishInSentence(id: string, variantId?: string): string {
+  const name = finishName(id, variantId);
+  return /^French\b/.test(name) ? name : name.charAt(0).toLowerCase() + name.slice(1);
+}
+
 /** What families of finishes are called. */
 export const familyNames: Readonly<Record<Family, string>> = {
   turned: 'Turned up',

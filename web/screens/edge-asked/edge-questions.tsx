@@ -158,7 +158,7 @@ export function StateQuestions({ edge, onChange, asksDepth = true }: EdgeQuestio
           label="Depth you would like"
           value={edge.depthMm}
           optional
-          placeholder="as the finish has it"
+          placeholder="any depth"
           refuse={(mm) => (mm >= 1 && mm <= 1000 ? null : 'A hem is between 1 mm and 1 m deep.')}
           onCommit={(depthMm) => onChange({ depthMm })}
         />

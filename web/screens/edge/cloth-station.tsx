@@ -1,7 +1,7 @@
 import { Suspense, lazy } from 'react';
 import { useList, change } from '../../app/records';
 import { useLengths } from '../../app/lengths-context';
-import { finishName } from '../../words/finishes';
+import { finishInSentence } from '../../words/finishes';
 import { capital } from '../../words/number';
 import { ClothCard } from '../cloths/cloth-card';
 import { ClothPicker } from '../cloths/cloth-picker';
@@ -47,7 +47,7 @@ export function ClothSlip({ bench }: { bench: Bench }) {
         <div className="pt-3">
           <h3 className="text-lg">
             {bench.proposed ? 'If it became: ' : 'For this finish: '}
-            {finishName(bench.finish.id).toLowerCase()}
+            {finishInSentence(bench.finish.id)}
           </h3>
           <p>
             {capital(words.checks[window.name] ?? window.name)}{' '}

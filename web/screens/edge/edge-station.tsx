@@ -131,6 +131,7 @@ export function EdgeSlip({ bench }: { bench: Bench }) {
     <div className="grid gap-2">
       <h2 className="sr-only">The edge</h2>
       <PurposeQuestion edge={edge} onChange={turn} />
+      <StateQuestions edge={edge} onChange={set} asksDepth={!ownDepth} />
       <TextField label="Name" value={edge.name} onCommit={(name) => set({ name })} />
       <TextField label="It is on" value={edge.on} onCommit={(on) => set({ on })} />
       <SelectField
@@ -181,7 +182,6 @@ export function EdgeSlip({ bench }: { bench: Bench }) {
           onCommit={(passesOverMm) => set({ passesOverMm })}
         />
       )}
-      <StateQuestions edge={edge} onChange={set} asksDepth={!ownDepth} />
       <LengthField
         label="Cloth there is beyond the finished edge"
         value={edge.spareMm}

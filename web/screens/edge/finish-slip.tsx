@@ -8,7 +8,7 @@ import { change, useList, useRecord } from '../../app/records';
 import { Button } from '../../controls/button';
 import { WayChoice } from '../../controls/way-choice';
 import { factInWords } from '../../words/facts';
-import { finishName } from '../../words/finishes';
+import { finishInSentence } from '../../words/finishes';
 import type { Bench } from './bench';
 import { KitNeeds } from './kit-needs';
 
@@ -82,7 +82,7 @@ export function FinishSlip({ bench }: { bench: Bench }) {
               })
             }
           >
-            Take {finishName(finish.id, wish.variant).toLowerCase()}
+            Take {finishInSentence(finish.id, wish.variant)}
           </Button>
         )}
       </div>

@@ -221,7 +221,8 @@ interface FinishRowProps {
 function FinishRow(props: FinishRowProps) {
   const { option, planned, seen, place, was, ranked, out, needs, compared } = props;
   const { onLook, onCompare } = props;
-  const { finish, folds, trouble } = option;
+  const { finish, folds, trouble, wish } = option;
+  const variant = finish.variants.find(({ id }) => id === wish.variant);
   const seenAtFirst = useRef(seen);
   const lengths = useLengths();
   const stage = folds && tellingStage(folds);
@@ -252,6 +253,9 @@ function FinishRow(props: FinishRowProps) {
         <span className="min-w-0 grow">
           <span className="block font-head text-lg font-semibold">
             {finish.name}
+            {variant && finish.variants.length > 1 && (
+              <span className="font-body text-sm font-normal text-soft"> {variant.name}</span>
+            )}
             {planned && <span className="font-body text-sm text-pencil"> ● planned</span>}
             {was !== null && was !== (place ?? 'out') && <Moved was={was} now={place ?? 'out'} />}
           </span>

@@ -124,6 +124,17 @@ export const NeedleAndStitch = memo(function NeedleAndStitch(props: NeedleAndSti
         refuse={(size) => (size >= 40 && size <= 140 ? null : 'Sizes run from 40 to 140.')}
         onCommit={(size) => size !== null && changePlan(planId, { needleSize: size })}
       />
+      {(stitch.twinGapMm ?? 0) > 0 && (
+        <NumberField
+          label="Between the twin needles"
+          unit="mm"
+          value={stitch.twinGapMm ?? null}
+          refuse={(mm) => (mm >= 1 && mm <= 9 ? null : 'Twin needles stand 1 to 9 mm apart.')}
+          onCommit={(twinGapMm) =>
+            twinGapMm !== null && replan(planId, { stitch: { ...stitch, twinGapMm } })
+          }
+        />
+      )}
       {hasRun(stitch) && (
         <NumberField
           label="Stitches in the run"

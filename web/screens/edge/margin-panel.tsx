@@ -68,7 +68,8 @@ function BriefMargin({ bench }: { bench: Bench }) {
 }
 
 /** A finish with starting values only: said in a line, where the bar would be. */
-function NoMargin({ bench: { issues } }: { bench: Bench }) {
+function NoMargin({ bench: { issues, finish, plan } }: { bench: Bench }) {
+  const sewn = finish.needs(plan.fold.variant).machineKinds.length > 0;
   return (
     <section aria-label="Margin" className="sheet no-print shrink-0 px-4 py-2">
       {issues.length > 0 ? (
@@ -80,8 +81,10 @@ function NoMargin({ bench: { issues } }: { bench: Bench }) {
         </div>
       ) : (
         <p className="text-soft">
-          <b className="font-head text-graphite">Margin</b> · not worked out for this finish; its
-          setting is a list of starting values with their reasons.
+          <b className="font-head text-graphite">Margin</b> ·{' '}
+          {sewn
+            ? 'not worked out for this finish; its setting is a list of starting values with their reasons.'
+            : 'nothing is sewn here, so that no stitch can miss.'}
         </p>
       )}
     </section>

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { finishName } from '../../words/finishes';
+import { finishInSentence } from '../../words/finishes';
 import { Button } from '../../controls/button';
 import type { Bench } from './bench';
 import { takeProposal } from './plan-change';
@@ -7,14 +7,14 @@ import { takeProposal } from './plan-change';
 /** Over whatever is shown of a finish that nobody took yet: whose idea it is, and how to take it. */
 export function ProposalLine({ bench }: { bench: Bench }) {
   if (!bench.proposed) return null;
-  const name = finishName(bench.finish.id, bench.record.fold.variant);
+  const name = finishInSentence(bench.finish.id, bench.record.fold.variant);
   return (
     <section
       aria-label="A proposal"
       className="no-print mb-3 border-2 border-dashed border-pencil bg-pencil-wash px-3 py-2"
     >
       <p>
-        <b>A proposal.</b> No finish is chosen yet; {name.toLowerCase()} leads{' '}
+        <b>A proposal.</b> No finish is chosen yet; {name} leads{' '}
         <Link className="underline underline-offset-2" to={`/edges/${bench.edge.id}/finish`}>
           the list
         </Link>

@@ -55,9 +55,12 @@ function foldsInShort({ allowanceMm, strip }: FoldPlan, cloth: Lengths['cloth'])
   return allowanceMm > 0 ? `${cloth(allowanceMm)} allowance` : 'nothing added';
 }
 
-function testAnswer({ attempts, record, lesson, margin, proposed }: Bench): string {
+const isSewn = (finish: Bench['finish'], { fold }: Bench['record']) =>
+  finish.needs(fold.variant).machineKinds.length > 0;
+
+function testAnswer({ attempts, record, lesson, margin, proposed, finish }: Bench): string {
   if (proposed) return 'after choosing';
-  if (!margin) return 'sew and look';
+  if (!margin) return isSewn(finish, record) ? 'sew and look' : 'cut and rub';
   const kept = attempts.find(({ id }) => id === record.keptAttemptId);
   if (kept) return `scrap ${kept.number} kept`;
   if (attempts.length === 0) return 'no scrap yet';
@@ -103,10 +106,12 @@ export const stations: readonly Station[] = [
   {
     id: 'setting',
     name: 'Setting',
-    answer: ({ dials, judgement, margin, plan, proposed }, { fineNumber, unit }) =>
+    answer: ({ dials, judgement, margin, plan, proposed, finish, record }, { fineNumber, unit }) =>
       asProposed(
         !margin
-          ? 'starting values'
+          ? isSewn(finish, record)
+            ? 'starting values'
+            : 'nothing to set'
           : judgement?.blocked
             ? 'blocked'
             : dials

@@ -153,6 +153,15 @@ export function MachineEditor({ machine }: { machine: MachineRecord }) {
           refuse={(mm) => refusal({ presserLiftMm: mm })}
           onCommit={(presserLiftMm) => set({ presserLiftMm })}
         />
+        <LengthField
+          fine
+          optional
+          label="Lever pushed further"
+          placeholder="2 mm more"
+          value={specs.presserLiftHighMm ?? null}
+          refuse={(mm) => refusal({ presserLiftHighMm: mm })}
+          onCommit={(presserLiftHighMm) => set({ presserLiftHighMm })}
+        />
       </div>
       <Choice
         label="The length dial means"

@@ -1,7 +1,7 @@
 import { Tabs } from 'radix-ui';
 import { Suspense, lazy } from 'react';
 import { useSearchParams } from 'react-router';
-import { finishName } from '../../words/finishes';
+import { finishInSentence } from '../../words/finishes';
 import type { Bench } from '../edge/bench';
 import { StartingTable } from '../edge/starting-slip';
 import { AdviceSlip } from './advice-slip';
@@ -71,13 +71,20 @@ function NextScrap({ bench }: { bench: Bench }) {
   );
 }
 
+/** Whether a needle has any part in it. */
+const isSewn = ({ finish, plan }: Bench) => finish.needs(plan.fold.variant).machineKinds.length > 0;
+
 /** Where nothing is counted: how the scrap should come out. */
 function HowItShouldLie({ bench }: { bench: Bench }) {
   return (
     <div className="px-4 pt-3">
-      <h2 className="text-xl">Sew a scrap and look at both faces</h2>
+      <h2 className="text-xl">
+        {isSewn(bench) ? 'Sew a scrap and look at both faces' : 'Cut a scrap and rub its edge'}
+      </h2>
       <p className="text-soft">
-        This is how {finishName(bench.finish.id).toLowerCase()} should lie.
+        {isSewn(bench)
+          ? `This is how ${finishInSentence(bench.finish.id)} should lie.`
+          : 'This is how the edge should lie.'}
       </p>
       <div className="h-80">
         <StartingTable bench={bench} />
@@ -93,6 +100,19 @@ export function TestSlip({ bench }: { bench: Bench }) {
   const words = bench.margin?.words;
   if (lesson || draft.symptoms.length > 0 || (!words && attempts.length > 0)) {
     return <AdviceSlip bench={bench} />;
+  }
+  if (!words && !isSewn(bench)) {
+    return (
+      <>
+        <h2 className="text-2xl">Nothing is sewn</h2>
+        <ol className="list-decimal space-y-1 pt-3 pl-5">
+          <li>Same cloth, same grain as the edge.</li>
+          <li>Cut a hand’s length with the blade you will use.</li>
+          <li>Rub it ten times, pull it gently, wash it if the thing will be washed.</li>
+          <li>Say what you think of it, and record it.</li>
+        </ol>
+      </>
+    );
   }
   if (!words) {
     return (
