@@ -1,7 +1,7 @@
 import { purposes } from '../edge/purpose';
 import type { Finish } from '../finish/finish';
 import { completed, takesField, type FoldWish } from '../finish/fold-request';
-import { wishForVariant } from '../plan/fold-plan';
+import { foldTroubles, wishForVariant } from '../plan/fold-plan';
 import { purposeOf, type ChooseRequest } from './request';
 
 /** A turned edge is tried this narrow beside its own depth, mm. Starting guess. */
@@ -67,7 +67,7 @@ export function candidateWishes(
   const wishes = (lengths.length > 0 ? lengths : [{}]).map((given) =>
     completed(finish.fields, wishForVariant(finish, given, variant)),
   );
-  const foldable = wishes.filter((wish) => finish.contradictions({ wish, cloth }).length === 0);
+  const foldable = wishes.filter((wish) => foldTroubles(finish, { wish, cloth }).length === 0);
   // Where the wished lengths contradict one another, the finish's own stand.
   return foldable.length > 0
     ? foldable

@@ -10,7 +10,7 @@ import type { WorkRequest } from '../finish/work';
 import { crossingLayers } from '../fold/stack';
 import { liftsOf, type Machine } from '../kit/machine';
 import { ownFootOf } from '../kit/own-foot';
-import { foldPlanOf } from '../plan/fold-plan';
+import { foldPlanOf, foldTroubles } from '../plan/fold-plan';
 import { kitGaps } from '../plan/kit-gaps';
 import { stretchyPercent, usualStitch } from '../plan/usual-stitch';
 import { stepsOf } from '../plan/work';
@@ -28,6 +28,7 @@ import {
   weighFray,
   weighGive,
   weighNarrowSeam,
+  weighNoFray,
   weighRawEdge,
   weighSecondTurn,
   weighShowThrough,
@@ -234,7 +235,7 @@ function considerWay(
     ...flare.wish,
     ...(folded === cloth ? {} : { coreMm: cloth.thicknessMm }),
   };
-  const [trouble] = finish.contradictions({ wish: flared, cloth: folded, edge: use });
+  const [trouble] = foldTroubles(finish, { wish: flared, cloth: folded, edge: use });
   if (trouble) {
     const { hindrances } = rulesOut(
       fact('folds', trouble.message),
@@ -307,6 +308,7 @@ function considerWay(
     weighSlip(cloth, nature, folds.finishedDepthMm, use.purpose),
     weighBulk(cloth, carried.layers, carried.ownLayers, cloth.thicknessMm),
     weighSecondTurn(cloth, nature),
+    weighNoFray(cloth, nature, use.purpose),
     weighShowThrough(cloth, nature, use.purpose),
     weighNarrowSeam(cloth, nature, use.purpose),
     weighChild(edge, nature),

@@ -1,5 +1,6 @@
 import { purposes } from '../edge/purpose';
 import type { Finish } from '../finish/finish';
+import { servesPurpose } from '../finish/nature';
 import type { FoldWish } from '../finish/fold-request';
 import { wishForVariant } from '../plan/fold-plan';
 import { usualStitch } from '../plan/usual-stitch';
@@ -62,12 +63,10 @@ export function firstProposal(
   if (first) return proposed(first);
   const purpose = request.edge.purpose ?? purposes[0];
   const nearest = [...ruledOut]
-    .filter(({ finishId, variant }) =>
-      catalogue
-        .find(({ id }) => id === finishId)
-        ?.nature(variant)
-        .purposes.includes(purpose),
-    )
+    .filter(({ finishId, variant }) => {
+      const nature = catalogue.find(({ id }) => id === finishId)?.nature(variant);
+      return nature !== undefined && servesPurpose(nature, purpose);
+    })
     .sort((a, b) => a.hindrances.length - b.hindrances.length)[0];
   const finish = catalogue.find(({ id }) => id === nearest?.finishId);
   return nearest && finish ? proposedAnyway(finish, nearest.variant, {}, request) : null;

@@ -238,6 +238,13 @@ export function weighRawEdge(
   };
 }
 
+/** What only stops fraying, on cloth that has none to stop. */
+export function weighNoFray({ fray, curl }: Cloth, nature: Nature, purpose: Purpose): Weighed {
+  return nature.stopsFray && fray === 0 && curl === 0 && purpose !== 'seam'
+    ? adds(-8, fact('no-fray', 'This cloth neither frays nor rolls: there is nothing to hold.'))
+    : noMatter;
+}
+
 /** A second turn that has nothing to shut in. */
 export function weighSecondTurn({ fray, curl }: Cloth, nature: Nature): Weighed {
   if (!nature.shutsIn || fray > 0 || curl > 0) return noMatter;

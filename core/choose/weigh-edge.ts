@@ -6,7 +6,8 @@ import type { Finish } from '../finish/finish';
 import type { FoldPlan } from '../finish/fold-plan';
 import { easedShare, fullnessShare } from '../fold/fullness';
 import { takesField, type FoldRequest, type FoldWish } from '../finish/fold-request';
-import type { Nature } from '../finish/nature';
+import { servesPurpose, type Nature } from '../finish/nature';
+import { foldTroubles } from '../plan/fold-plan';
 import { adds, fact, noMatter, rulesOut, type Weighed } from './contribution';
 import { purposeOf, type ChosenEdge } from './request';
 
@@ -28,9 +29,10 @@ const aPurpose: Readonly<Record<Purpose, string>> = {
 };
 
 /** Whether a finish serves what the edge is for. */
-export function weighPurpose(edge: ChosenEdge, { purposes, keepsOldHem }: Nature): Weighed {
+export function weighPurpose(edge: ChosenEdge, nature: Nature): Weighed {
+  const { purposes, keepsOldHem } = nature;
   const purpose = purposeOf(edge);
-  if (!purposes.includes(purpose)) {
+  if (!servesPurpose(nature, purpose)) {
     const serves = purposes.map((one) => aPurpose[one]).join(' or ');
     return rulesOut(
       fact('purpose', 'It serves {serves}, and this edge is {purpose}.', {
@@ -243,7 +245,7 @@ export function weighSpare(
     rule &&
     takesField(rule, wish.variant) &&
     deepestMm >= rule.leastMm &&
-    finish.contradictions({ wish: shallower, cloth }).length === 0;
+    foldTroubles(finish, { wish: shallower, cloth }).length === 0;
   if (could && edge.depthMm === null) {
     return {
       ...adds(

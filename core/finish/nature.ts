@@ -53,6 +53,8 @@ export interface Nature {
   readonly thinnestMm?: number;
   /** It holds a raw edge and leaves it single: a hem only where the cloth asks for no turning. */
   readonly rawEdge?: boolean;
+  /** It does nothing but keep a raw edge from fraying. */
+  readonly stopsFray?: boolean;
   /** A cloth that curls up to this grade still lies flat in it; 0 when left out. Asked of raw edges. */
   readonly liesWithCurl?: Grade;
   /** Its second turn does nothing but shut the raw edge in. */
@@ -79,4 +81,15 @@ export interface Nature {
   readonly keepsOldHem?: boolean;
   /** Layers that are fed together at its last stitch and not fastened to one another yet. */
   readonly freeLayers: number;
+}
+
+/**
+ * Whether a finish can serve what an edge is for. What only holds a raw edge serves a hem as well,
+ * where the cloth asks for no turning or somebody wants to look at it; that is weighed elsewhere.
+ */
+export function servesPurpose(
+  { purposes, rawEdge }: Pick<Nature, 'purposes' | 'rawEdge'>,
+  purpose: Purpose,
+): boolean {
+  return purposes.includes(purpose) || (purpose === 'hem' && rawEdge === true);
 }

@@ -266,6 +266,7 @@ export const overcast: Finish = {
       leastRadius: { mm: 20 },
       thickestMm: 3,
       rawEdge: !joins,
+      stopsFray: !joins,
       liesWithCurl: variant === 'stretch' ? 3 : 1,
       ...(joins ? { rawInside: true, narrowSeam: true } : {}),
       freeLayers: joins ? 2 : 1,

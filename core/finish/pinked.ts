@@ -120,6 +120,7 @@ export const pinked: Finish = {
     leastRadius: { mm: 0 },
     thickestMm: Infinity,
     rawEdge: true,
+    stopsFray: true,
     liesWithCurl: 0,
     freeLayers: 1,
   }),

@@ -234,6 +234,7 @@ export const serged: Finish = {
       leastRadius: { mm: 40 },
       thickestMm: 3,
       rawEdge: true,
+      stopsFray: true,
       liesWithCurl: 3,
       // Where four threads join, their band lies behind the seam.
       ...(four ? { rawInside: true, narrowSeam: true } : {}),

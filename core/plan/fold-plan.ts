@@ -1,4 +1,4 @@
-import { Impossible } from '../impossible';
+import { Impossible, type Issue } from '../impossible';
 import type { Finish } from '../finish/finish';
 import type { FoldPlan } from '../finish/fold-plan';
 import {
@@ -7,9 +7,18 @@ import {
   foldIssues,
   takesField,
   type FoldField,
+  type FoldFieldRule,
   type FoldRequest,
   type FoldWish,
 } from '../finish/fold-request';
+
+/** Why a finish cannot fold a wish, one issue a field; empty when it can. */
+export function foldTroubles(finish: Finish, { wish, ...rest }: FoldRequest): Issue[] {
+  const single = foldIssues(finish, wish);
+  return single.length > 0
+    ? single
+    : finish.contradictions({ ...rest, wish: completed(finish.fields, wish) });
+}
 
 /**
  * Refuses a fold wish that the finish cannot fold.
@@ -17,10 +26,8 @@ import {
  * @param path put before the field names, e.g. `fold.`
  * @throws Impossible with one issue for each field
  */
-export function refuseFold(finish: Finish, { wish, cloth }: FoldRequest, path = ''): void {
-  const single = foldIssues(finish, wish);
-  const whole = { wish: completed(finish.fields, wish), cloth };
-  const issues = single.length > 0 ? single : finish.contradictions(whole);
+export function refuseFold(finish: Finish, request: FoldRequest, path = ''): void {
+  const issues = foldTroubles(finish, request);
   if (issues.length === 0) return;
   throw new Impossible(issues.map((issue) => ({ ...issue, path: path + issue.path })));
 }
@@ -69,12 +76,16 @@ export function wishForVariant(
   wish: Omit<FoldWish, 'variant'>,
   variant: string,
 ): FoldWish {
-  const depthMm = wish.depthMm ?? Infinity;
+  const within = (mm: number, { leastMm, mostMm }: FoldFieldRule) =>
+    Math.min(mostMm, Math.max(leastMm, mm));
+  const depthRule = finish.fields.depthMm;
+  const wished = wish.depthMm ?? null;
+  const depthMm = wished === null || !depthRule ? Infinity : within(wished, depthRule);
   const lengths = foldFields.flatMap((field): [FoldField, number][] => {
     const rule = finish.fields[field];
     if (!rule || !takesField(rule, variant)) return [];
     const given = wish[field] ?? null;
-    if (given !== null) return [[field, Math.min(rule.mostMm, Math.max(rule.leastMm, given))]];
+    if (given !== null) return [[field, within(given, rule)]];
     // No part of a hem is deeper than the hem.
     return rule.startMm === null ? [] : [[field, Math.min(rule.startMm, depthMm)]];
   });

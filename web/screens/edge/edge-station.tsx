@@ -8,6 +8,7 @@ import {
 } from '../../../core/fold/fullness';
 import { change } from '../../app/records';
 import { useLengths } from '../../app/lengths-context';
+import { servesPurpose } from '../../../core/finish/nature';
 import { takesField } from '../../../core/finish/fold-request';
 import { isClosed, type EdgeShape } from '../../../core/edge/shape';
 import { LengthField } from '../../controls/length-field';
@@ -118,8 +119,8 @@ export function EdgeSlip({ bench }: { bench: Bench }) {
   /** Turned to another purpose: what is planned is kept, and the list opens where it does not serve. */
   const turn = (patch: Partial<typeof edge>) => {
     set(patch);
-    const { purposes } = bench.finish.nature(bench.plan.fold.variant);
-    if (!bench.proposed && patch.purpose && !purposes.includes(patch.purpose)) {
+    const nature = bench.finish.nature(bench.plan.fold.variant);
+    if (!bench.proposed && patch.purpose && !servesPurpose(nature, patch.purpose)) {
       void navigate(`/edges/${edge.id}/finish`);
     }
   };

@@ -1,4 +1,5 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
+import { servesPurpose } from '../../../core/finish/nature';
 import type { Purpose } from '../../../core/edge/purpose';
 import type { Considered } from '../../../core/choose/consider';
 import { placesOf } from '../../../core/choose/places';
@@ -130,8 +131,9 @@ function Standing({ bench }: { bench: Bench }) {
       </p>
     );
   }
-  const { purposes } = finish.nature(plan.fold.variant);
-  if (purposes.includes(edge.purpose)) return null;
+  const nature = finish.nature(plan.fold.variant);
+  const { purposes } = nature;
+  if (servesPurpose(nature, edge.purpose)) return null;
   return (
     <p className="border-b border-line px-4 py-1.5 text-sm font-bold text-ochre" role="status">
       ! {finishName(finish.id, plan.fold.variant)} is planned and kept; it serves{' '}

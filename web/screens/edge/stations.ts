@@ -1,5 +1,6 @@
 import { lazy, type ComponentType } from 'react';
 import type { Lengths } from '../../app/lengths';
+import { servesPurpose } from '../../../core/finish/nature';
 import type { FoldPlan } from '../../../core/finish/fold-plan';
 import { swings } from '../../../core/stitch/needle-path';
 import { isClosed } from '../../../core/edge/shape';
@@ -91,7 +92,7 @@ export const stations: readonly Station[] = [
     answer: ({ record, proposed, finish, edge }) =>
       proposed
         ? 'not chosen yet'
-        : `${finish.nature(record.fold.variant).purposes.includes(edge.purpose) ? '' : '! '}${finishName(record.finish, record.fold.variant)}`,
+        : `${servesPurpose(finish.nature(record.fold.variant), edge.purpose) ? '' : '! '}${finishName(record.finish, record.fold.variant)}`,
     Table: later(load.finish, 'FinishTable'),
     Slip: later(load.finishSlip, 'FinishSlip'),
   },
