@@ -49,14 +49,24 @@ export class App {
     return (await (await fetch(`${this.address}/api/${path}`)).json()) as T;
   }
 
-  /** Changes a record behind the page's back, as another tab would. */
-  async change(path: string, patch: object): Promise<void> {
+  private async send<T>(method: 'POST' | 'PATCH', path: string, body: object): Promise<T> {
     const answer = await fetch(`${this.address}/api/${path}`, {
-      method: 'PATCH',
+      method,
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(patch),
+      body: JSON.stringify(body),
     });
     if (!answer.ok) throw new Error(await answer.text());
+    return (await answer.json()) as T;
+  }
+
+  /** Makes a record behind the page's back. */
+  create<T>(path: string, draft: object): Promise<T> {
+    return this.send<T>('POST', path, draft);
+  }
+
+  /** Changes a record behind the page's back, as another tab would. */
+  async change(path: string, patch: object): Promise<void> {
+    await this.send('PATCH', path, patch);
   }
 
   clear(): void {

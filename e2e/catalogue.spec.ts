@@ -132,7 +132,7 @@ test('by keyboard alone: look, take, tick, undo', async ({ page, app }) => {
   await expect(page.getByRole('button', { name: /^French seam/ })).toBeVisible();
   await tabTo(/^French seam/);
   await page.keyboard.press('Enter');
-  await tabTo(/^Take french seam/);
+  await tabTo(/^Take French seam/);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('link', { name: /Finish French seam/ })).toBeVisible();
   await page.keyboard.press('4');

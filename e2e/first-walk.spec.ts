@@ -19,8 +19,13 @@ test('by mouse: from a new project to a better second scrap', async ({ page, app
   await dialog.getByLabel('Length along the edge').fill('55 in');
   await dialog.getByRole('button', { name: 'Make the edge' }).click();
 
+  // Nothing is chosen for a new edge; the list stands open.
+  const strip = page.getByRole('navigation', { name: 'Stations' });
+  await expect(strip).toContainText('not chosen yet');
+  await expect(page.getByRole('list', { name: /best first/ })).toBeVisible();
+
   // Cloth: described by touch, then weighed and stacked.
-  await expect(page.getByRole('navigation', { name: 'Stations' })).toBeVisible();
+  await page.getByRole('link', { name: /Cloth/ }).nth(1).click();
   await page.getByRole('button', { name: 'Put a cloth on the shelf' }).click();
   await page.getByRole('dialog').getByLabel('Name').fill('Coating, soot');
   await page.getByRole('dialog').getByLabel('How it weighs in the hand').selectOption('coating');
@@ -36,6 +41,12 @@ test('by mouse: from a new project to a better second scrap', async ({ page, app
   await page.getByLabel('Layers, 8 or more').press('Enter');
   await page.getByRole('link', { name: 'Back' }).click();
   await expect(slip.getByText('0.8 mm', { exact: true }).first()).toBeVisible();
+
+  // Finish: a blind hem is looked at and taken.
+  await strip.getByRole('link', { name: /Finish/ }).click();
+  await page.getByRole('button', { name: /^Blind hem/ }).click();
+  await page.getByRole('button', { name: /^Take blind hem/ }).click();
+  await expect(strip).toContainText('Blind hem');
 
   // Folds: 30 mm deep with 8 mm of extension.
   await page.getByRole('link', { name: /Folds/ }).click();

@@ -116,14 +116,13 @@ test('counts, symptoms, verdict, photo and day are kept with the scrap, and over
   await expect(page.getByRole('form', { name: 'Scrap 2' })).toBeVisible();
 });
 
-test('a finish that is only looked at: what stood otherwise is marked, one list of moves', async ({
+test('an overlocked edge: what stood otherwise is marked, one list of moves', async ({
   page,
   app,
 }) => {
   await page.goto(`${app.address}/edges/edge-lining/test`);
   const form = page.getByRole('form', { name: 'Scrap 1' });
-  await form.getByRole('button', { name: 'Record scrap 1' }).click();
-  await expect(form.getByText('Say what you saw, or what you think of it.')).toBeVisible();
+  await expect(form.getByText('Loops hang')).toBeVisible();
   await page.getByRole('button', { name: 'The edge stretches into waves' }).click();
   const slip = page.getByRole('complementary', { name: 'Test: the slip' });
   await expect(slip.getByTestId('advice')).toContainText('Differential');

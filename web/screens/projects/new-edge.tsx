@@ -64,7 +64,7 @@ export function NewEdge(props: {
   const set = (patch: Partial<Draft>) => setDraft((before) => ({ ...before, ...patch }));
   const clothId = draft.clothId || (cloths.data?.[0]?.id ?? '');
   const noCloth = cloths.data?.length === 0;
-  const [unjoined] = joinIssues(draft, draft);
+  const [unjoined] = draft.purpose === 'seam' ? joinIssues(draft, draft) : [];
   const missing = {
     name: draft.name.trim() === '' ? 'Give the edge a name.' : undefined,
     length: draft.lengthMm === null ? 'How long is it? Type a length.' : undefined,
@@ -76,6 +76,7 @@ export function NewEdge(props: {
     if (Object.values(missing).some(Boolean)) return;
     const edge = await create.mutateAsync({
       ...draft,
+      secondEdge: draft.purpose === 'seam' ? draft.secondEdge : null,
       clothId,
       projectId,
       minRadiusMm: null,
@@ -95,7 +96,11 @@ export function NewEdge(props: {
           submit().catch(() => undefined);
         }}
       >
-        <PurposeQuestion edge={draft} onChange={set} />
+        <PurposeQuestion
+          edge={draft}
+          // Its second edge has a name of its own, and is asked for it.
+          onChange={(patch) => set({ ...patch, secondEdge: draft.secondEdge })}
+        />
         <div className="grid gap-3 sm:grid-cols-2">
           <FormField
             label="Name"

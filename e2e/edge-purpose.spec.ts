@@ -1,0 +1,178 @@
+import type { Page } from '@playwright/test';
+import { expect, test } from './app.fixture';
+
+interface Edge {
+  readonly id: string;
+  readonly purpose: string;
+  readonly secondEdge: string | null;
+}
+interface Plan {
+  readonly finish: string | null;
+  readonly machineId: string;
+}
+
+/** Puts a cloth like a plain kind on the shelf, from the dialog that asks for a new edge. */
+async function another(page: Page, kind: string) {
+  await page.getByRole('button', { name: 'Another cloth' }).click();
+  const shelf = page.getByRole('dialog', { name: 'A cloth for the shelf' });
+  await shelf.getByText('Like a plain kind').click();
+  await shelf.getByLabel('Search the plain kinds').fill(kind);
+  await shelf.getByRole('button', { name: /^Put / }).first().click();
+  await shelf.getByRole('button', { name: /^Go on with/ }).click();
+  await expect(shelf).toBeHidden();
+}
+
+test('by mouse: jeans whose look is to stay; what leads is a proposal until it is taken', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.address}/projects/project-lantern-parade`);
+  await page.getByRole('button', { name: 'New edge' }).click();
+  const dialog = page.getByRole('dialog', { name: 'New edge' });
+  await dialog.getByLabel('Name').fill('Jeans, leg');
+  await another(page, 'denim, heavy');
+  await dialog.getByLabel('Shape').selectOption('tube');
+  await dialog.getByLabel('Length along the edge').fill('16 1/2 in');
+  await dialog.getByLabel('Length along the edge').press('Tab');
+  await dialog.getByRole('radio', { name: 'its look stays' }).click();
+  await dialog.getByLabel('How deep it is').fill('300');
+  await dialog.getByLabel('How deep it is').press('Tab');
+  await expect(dialog.getByText('no deeper than the leg lies wide')).toBeVisible();
+  await dialog.getByLabel('How deep it is').fill('1/2 in');
+  await dialog.getByLabel('How deep it is').press('Tab');
+  await dialog.getByRole('radio', { name: 'one of two' }).click();
+  await dialog.getByRole('button', { name: 'Make the edge' }).click();
+
+  const strip = page.getByRole('navigation', { name: 'Stations' });
+  await expect(strip).toContainText('not chosen yet');
+  await expect(strip).toContainText('old hem in it');
+  const first = page
+    .getByRole('list', { name: /best first/ })
+    .getByRole('listitem')
+    .first();
+  await expect(first).toContainText('Kept hem');
+  const id = page.url().split('/edges/')[1]?.split('/')[0] ?? '';
+  const plan = async () => (await app.api<Plan[]>(`plans?edgeId=${id}`))[0];
+  expect((await plan())?.finish).toBeNull();
+  for (const station of ['folds', 'setting', 'test']) {
+    await page.goto(`${app.address}/edges/${id}/${station}`);
+    await expect(page.getByRole('region', { name: 'A proposal' })).toContainText('kept hem');
+  }
+  await page.reload();
+  expect((await plan())?.finish).toBeNull();
+  await page.getByRole('button', { name: 'Take it' }).click();
+  await expect(strip).toContainText('Kept hem');
+  await expect.poll(async () => (await plan())?.finish).toBe('kept-hem');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(async () => (await plan())?.finish).toBeNull();
+  await expect(strip).toContainText('not chosen yet');
+});
+
+test('turning a dial of a proposal takes it, and one undo gives both back', async ({
+  page,
+  app,
+}) => {
+  const edge = await app.create<Edge>('edges', {
+    ...{ projectId: 'project-lantern-parade', name: 'Banner', on: 'banner' },
+    ...{ clothId: 'cloth-linen', shape: 'straight', lengthMm: 900, minRadiusMm: null },
+    ...{ turnDegrees: null, passesOverMm: null, crossings: [] },
+  });
+  const plan = async () => (await app.api<Plan[]>(`plans?edgeId=${edge.id}`))[0];
+  await page.goto(`${app.address}/edges/${edge.id}/setting`);
+  await expect(page.getByRole('region', { name: 'A proposal' })).toBeVisible();
+  await page.getByRole('button', { name: 'Length one step more' }).click();
+  await expect.poll(async () => (await plan())?.finish).not.toBeNull();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(async () => (await plan())?.finish).toBeNull();
+});
+
+test('by keyboard: a seam asks for its second edge, and gets a French seam in sheer cloth', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.address}/projects/project-lantern-parade`);
+  await page.getByRole('button', { name: 'New edge' }).press('Enter');
+  const dialog = page.getByRole('dialog', { name: 'New edge' });
+  await dialog.getByRole('radio', { name: 'Hem' }).focus();
+  for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowRight');
+  await expect(dialog.getByRole('radio', { name: 'Seam' })).toBeChecked();
+  await dialog.getByLabel('Name').fill('Blouse, side');
+  await dialog.getByLabel('Length along the edge').fill('0.6 m');
+  await dialog.getByRole('button', { name: 'Make the edge' }).press('Enter');
+  await expect(dialog.getByText('A seam joins two edges', { exact: false })).toBeVisible();
+  await dialog.getByLabel('Joined to').fill('back, side');
+  await dialog.getByLabel('Joined to').press('Tab');
+  await dialog.getByLabel('Cloth', { exact: true }).selectOption('cloth-veil');
+  await dialog.getByRole('button', { name: 'Make the edge' }).press('Enter');
+  const first = page
+    .getByRole('list', { name: /best first/ })
+    .getByRole('listitem')
+    .first();
+  await expect(first).toContainText('French seam');
+  const edges = await app.api<Edge[]>('edges?projectId=project-lantern-parade');
+  expect(edges.find(({ purpose }) => purpose === 'seam')?.secondEdge).toBe('back, side');
+});
+
+test('a purpose that the planned finish does not serve: kept, said, and the list opened', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.address}/edges/edge-cape/edge`);
+  await page.getByRole('complementary').getByRole('radio', { name: 'Allowance' }).click();
+  await expect(page).toHaveURL(/\/finish/);
+  await expect(
+    page.getByText('Blind hem, flat edge is planned and kept', { exact: false }),
+  ).toBeVisible();
+  const list = page.getByRole('list', { name: /best first/ });
+  await expect(list.getByRole('listitem').first()).toContainText(/Serged|Overcast|Pinked|Bound/);
+  expect((await app.api<Plan>('plans/plan-cape')).finish).toBe('blind-hem');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('is planned and kept', { exact: false })).toBeHidden();
+});
+
+test('a felt bag’s edge is left as cut, and nothing is sewn for it', async ({ page, app }) => {
+  await page.goto(`${app.address}/projects/project-lantern-parade`);
+  await page.getByRole('button', { name: 'New edge' }).click();
+  const dialog = page.getByRole('dialog', { name: 'New edge' });
+  await dialog.getByLabel('Name').fill('Felt bag, edge');
+  await another(page, 'felt craft');
+  await dialog.getByLabel('Length along the edge').fill('2 ft 6');
+  await dialog.getByRole('button', { name: 'Make the edge' }).click();
+  const first = page
+    .getByRole('list', { name: /best first/ })
+    .getByRole('listitem')
+    .first();
+  await expect(first).toContainText('Left as cut');
+  await page.getByRole('button', { name: /^Take left as cut/ }).click();
+  const strip = page.getByRole('navigation', { name: 'Stations' });
+  await expect(strip).toContainText('nothing to set');
+  await strip.getByRole('link', { name: /Test/ }).click();
+  await expect(page.getByRole('heading', { name: 'Nothing is sewn' })).toBeVisible();
+  await page.getByRole('button', { name: 'Record scrap 1' }).click();
+  await expect(page.getByText('Say what you saw, or what you think of it.')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('button', { name: 'Record scrap 1' }).click();
+  await expect(page.getByText('Scrap 1 is in the book.')).toBeVisible();
+});
+
+test('the plain kinds are found by their own names, and the dialog has a way out', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.address}/cloths`);
+  await page.getByRole('button', { name: 'Put a cloth on the shelf' }).click();
+  const shelf = page.getByRole('dialog', { name: 'A cloth for the shelf' });
+  await shelf.getByText('Like a plain kind').click();
+  await shelf.getByLabel('Search the plain kinds').fill('viscose, plain');
+  await expect(shelf.getByText('Viscose, plain weave')).toBeVisible();
+  await shelf.getByRole('button', { name: 'Close' }).click();
+  await expect(shelf).toBeHidden();
+});
+
+test('the cloth slip speaks of the finish that is planned', async ({ page, app }) => {
+  await page.goto(`${app.address}/edges/edge-trousers/cloth`);
+  const slip = page.getByRole('complementary');
+  await expect(slip.getByRole('heading', { name: /For this finish: jeans hem/ })).toBeVisible();
+  await expect(slip).not.toContainText('bite');
+  await expect(slip).not.toContainText('Infinity');
+});
