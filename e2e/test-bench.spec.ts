@@ -122,7 +122,7 @@ test('an overlocked edge: what stood otherwise is marked, one list of moves', as
 }) => {
   await page.goto(`${app.address}/edges/edge-lining/test`);
   const form = page.getByRole('form', { name: 'Scrap 1' });
-  await expect(form.getByText('Loops hang')).toBeVisible();
+  await expect(form.getByText('Loops hang', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'The edge stretches into waves' }).click();
   const slip = page.getByRole('complementary', { name: 'Test: the slip' });
   await expect(slip.getByTestId('advice')).toContainText('Differential');

@@ -53,6 +53,38 @@ describe('settings over HTTP', () => {
     expect(body.stitchesPerMetre).toBeCloseTo(1000 / dials.lengthMm, 9);
   });
 
+  test.each([
+    [3, [-1.5, 1.5], 'the slot of this foot, 3.00 mm; a gap up to 1.60 mm would fit'],
+    [6, [-3, 3], 'the slot of this foot, 6.00 mm; a gap up to 4.60 mm would fit'],
+  ])(
+    'a twin needle of %d mm in a slot of %j is refused with what would fit',
+    async (twinGapMm, slotMm, words) => {
+      const { status, body } = await post('settings', {
+        ...settings,
+        finish: 'single-hem',
+        fold: { variant: 'twin-needle', depthMm: 20 },
+        foot: { slotMm, guidance: 'edge', guide: { atMm: -2 } },
+        stitch: { pattern: 'straight', anchor: 'centre', twinGapMm },
+      });
+      expect(status).toBe(400);
+      expect(body.error.issues[0]).toEqual({
+        path: 'stitch.twinGapMm',
+        message: `A twin needle of ${twinGapMm} mm is too wide for ${words}.`,
+      });
+    },
+  );
+
+  test('nor does it go through a straight-stitch plate', async () => {
+    const { body } = await post('settings', {
+      ...settings,
+      finish: 'single-hem',
+      fold: { variant: 'twin-needle', depthMm: 20 },
+      machine: { ...settings.machine, plateHoleMm: [-1, 1] },
+      stitch: { pattern: 'straight', anchor: 'centre', twinGapMm: 2 },
+    });
+    expect(body.error.issues[0].message).toMatch(/the hole in this plate/);
+  });
+
   test('a machine whose length means the repeat is set to the repeat', async () => {
     const usual = (await post('settings', settings)).body;
     const { body } = await post('settings', {

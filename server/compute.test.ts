@@ -137,6 +137,9 @@ describe('the compute API', () => {
     expect(body.profile.map(({ layers }: { layers: number }) => layers)).toEqual([3, 12, 3]);
     expect(body.maxStackMm).toBeCloseTo(12 * 0.6 * 0.7, 9);
     expect(body.passes).toBe(false);
+    // 5.04 hammered to 3.53 goes under a foot that is pushed up to 8.
+    expect(body.verdict).toBe('with-care');
+    expect(body.hammeredMm).toBeCloseTo(12 * 0.6 * 0.7 * 0.7, 9);
     expect(body.startAtMm).toBeCloseTo(91, 9);
     expect(body.zones.map(({ kind }: { kind: string }) => kind)).toEqual([
       'handwheel',
@@ -159,6 +162,37 @@ describe('the compute API', () => {
     expect((await ask({ kind: 'open', atMm: 1, widthMm: 5 }, { presserLiftMm: 0 })).path).toBe(
       'presserLiftMm',
     );
+    const lower = { presserLiftMm: 6, presserLiftHighMm: 5 };
+    expect((await ask({ kind: 'open', atMm: 1, widthMm: 5 }, lower)).path).toBe(
+      'presserLiftHighMm',
+    );
+  });
+
+  test('what is nested by the thousand is refused, on every route, and nothing breaks', async () => {
+    for (const depth of [33, 4000, 60_000]) {
+      for (const name of [
+        'measure',
+        'cloth',
+        'folds',
+        'crossings',
+        'settings',
+        'learn',
+        'finishes',
+      ]) {
+        const { status, body } = await server.http
+          .post(`/api/compute/${name}`)
+          .set('Content-Type', 'application/json')
+          .send('['.repeat(depth) + ']'.repeat(depth));
+        expect([depth, name, status]).toEqual([depth, name, 400]);
+        expect(body.error.message).toContain('nested more than 32 deep');
+      }
+    }
+    const object = `${'{"a":'.repeat(5000)}1${'}'.repeat(5000)}`;
+    const imported = await server.http
+      .post('/api/import/preview')
+      .set('Content-Type', 'application/octet-stream')
+      .send(object);
+    expect(imported.status).toBe(400);
   });
 
   test('settings', async () => {

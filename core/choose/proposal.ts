@@ -36,7 +36,9 @@ export function proposedAnyway(
 ): Proposal {
   const need = finish.needs(variant);
   const machine = kit.machines.findIndex(({ kind }) => need.machineKinds.includes(kind));
-  const foot = kit.feet.findIndex(({ kind }) => need.feet.includes(kind));
+  // The foot made for it, else one that serves.
+  const made = need.feet.find((one) => kit.feet.some(({ kind }) => kind === one));
+  const foot = kit.feet.findIndex(({ kind }) => kind === made);
   const there = kit.machines[machine];
   return {
     finish: finish.id,

@@ -19,11 +19,8 @@ export function workableWays(
         ({ needs, suits }) =>
           (suits?.(cloth) ?? true) && (!needs || passGaps(needs, kit).length === 0),
       );
-      // Cloth that needs nothing at its raw edge gets nothing.
-      const spared = can.find(
-        ({ suits, needs }) => suits && !needs && cloth.fray === 0 && id === 'raw-edge',
-      );
-      return [id, (spared ?? can[0] ?? ways[0])?.id ?? ''];
+      const best = can.find(({ sparesWork }) => sparesWork) ?? can[0];
+      return [id, (best ?? ways[0])?.id ?? ''];
     }),
   );
 }

@@ -11,6 +11,8 @@ export interface SchoolWay {
   readonly needs?: PassNeed;
   /** Whether it does on a cloth; on any when left out. */
   suits?(cloth: Cloth): boolean;
+  /** Wherever it suits it goes before the others: it spares their work. */
+  readonly sparesWork?: boolean;
 }
 
 /** A question on which practitioners differ; the first way stands until one is chosen. */

@@ -209,6 +209,98 @@ describe('the chance of a setting, by the table', () => {
     expect(judged.margins[0]?.rightFault).toBeNull();
   });
 
+  test.each([
+    ['an edge alone', undefined, 1],
+    ['a seam, whose layers creep', 'seam', 2],
+  ] as const)('the knife takes a − c of %s', (_, purpose, layers) => {
+    const plan = planFor({
+      cloth: { ...examplePlan.cloth, slip: 3 },
+      edge: { ...examplePlan.edge, purpose },
+      fold: { variant: 'four-thread', seamAllowanceMm: 8, depthMm: 6 },
+      machine: { ...examplePlan.machine, kind: 'overlocker', needleRangeMm: [0, 0] },
+      foot: { slotMm: [-8, 8], guidance: 'mark', guide: { atMm: 0 } },
+      stitch: { pattern: 'overedge-four', anchor: 'centre', runStitches: 1 },
+    });
+    const { judged } = solved('serged', plan);
+    const s = Math.hypot(sigma(0.4, plan), 0.1 * 3 * Math.sqrt(layers - 1));
+    // 8 − 6 = 2: it may come 1.7 nearer; a seam may lie 1.5 off its line.
+    const [lo, hi] = purpose === 'seam' ? [-1.5, 1.5] : [-1.7, 6];
+    expect(judged.chance).toBeCloseTo(within(0, lo, hi, s), 6);
+    expect(judged.checks.map(({ name }) => name)).toEqual(
+      purpose === 'seam' ? ['trim', 'seam-line'] : ['trim'],
+    );
+  });
+
+  test.each([
+    ['narrow', 'cover-left', 3],
+    ['wide', 'cover-wide', 6],
+  ] as const)(
+    'a coverstitched hem keeps its raw edge between a %s pair',
+    (variant, pattern, gap) => {
+      const plan = planFor({
+        fold: { variant, depthMm: 25 },
+        machine: {
+          ...examplePlan.machine,
+          ...{ kind: 'coverstitch', maxWidthMm: 6, needleRangeMm: [0, 0] },
+        },
+        foot: { slotMm: [-8, 8], guidance: 'mark', guide: { rangeMm: [2, 80], stepMm: 0.5 } },
+        stitch: { pattern, anchor: 'centre', runStitches: 1 },
+      });
+      const { judged } = solved('coverstitch-hem', plan);
+      const d = (variant === 'wide' ? 3 : 0) + 25 - judged.settings.guideMm;
+      expect(judged.chance).toBeCloseTo(within(d, 0.3, gap - 0.3, sigma(0.4, plan)), 6);
+      expect(Math.abs(d - gap / 2)).toBeLessThanOrEqual(0.5);
+    },
+  );
+
+  test('the five layers of a binding creep apart on cloth that slides', () => {
+    const plan = planFor({
+      cloth: { ...examplePlan.cloth, slip: 3 },
+      fold: { variant: 'double-fold', depthMm: 8 },
+      foot: { slotMm: [-3, 3], guidance: 'edge', guide: { atMm: -1 } },
+    });
+    const { judged } = solved('bound', plan);
+    const front = judged.settings.needlePositionMm + 1;
+    const wrap = Math.hypot(sigma(0.5, plan), 0.1 * 3 * 2);
+    expect(judged.chance).toBeCloseTo(
+      within(front, 0.7, 4, sigma(0.4, plan)) * within(front, 0.7, Infinity, wrap),
+      6,
+    );
+  });
+
+  test('fold-over elastic is zigzagged on, both ends of the swing on the elastic', () => {
+    const plan = planFor({
+      cloth: { ...examplePlan.cloth, construction: 'knit', stretchPercent: 40 },
+      fold: { variant: 'fold-over-elastic', depthMm: 10 },
+      foot: { slotMm: [-4.5, 4.5], guidance: 'edge', guide: { atMm: -2 } },
+      stitch: zigzag,
+    });
+    const { judged } = solved('bound', plan);
+    expect(judged.settings.widthMm).toBe(3);
+    const near = judged.settings.needlePositionMm + 2 - 1.5;
+    const wrap = sigma(0.5, plan);
+    expect(judged.chance).toBeCloseTo(
+      within(near, 0.7, 10 - 3 - 0.7, sigma(0.4, plan)) * within(near, 0.7, Infinity, wrap),
+      6,
+    );
+  });
+
+  test.each([
+    ['twin-needle', { pattern: 'straight', anchor: 'centre', runStitches: 1 }, 1.25],
+    ['zigzag', zigzag, 1.25],
+    ['three-step', { ...zigzag, pattern: 'three-step' }, 2],
+  ] as const)('a single hem held by %s: the nearest hole catches', (variant, stitch, half) => {
+    const plan = planFor({
+      fold: { variant, depthMm: 25 },
+      stitch,
+      foot: { slotMm: [-4.5, 4.5], guidance: 'edge', guide: { atMm: -2 } },
+    });
+    const { judged } = solved('single-hem', plan);
+    const near = judged.settings.needlePositionMm + 2 - half;
+    expect(judged.checks[0]?.v0Mm).toBeCloseTo(near, 9);
+    expect(judged.chance).toBeCloseTo(within(near, 1, 3.5, sigma(0.4, plan)), 6);
+  });
+
   test('a tacking attachment carries the fold, and its guide is the dial', () => {
     const plan = planFor({
       fold: { variant: 'tacked', depthMm: 40, extensionMm: 8 },

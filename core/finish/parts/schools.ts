@@ -89,6 +89,7 @@ export const rawEdgeSchool = (variants: readonly string[]): School => ({
       name: 'Left as it is',
       costs: [said('left', 'For knits and felt; cloth that frays is overcast all the same.')],
       suits: ({ fray }) => fray === 0,
+      sparesWork: true,
     },
   ],
 });
