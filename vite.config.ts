@@ -7,5 +7,23 @@ export default defineConfig({
   root: 'web',
   plugins: [react(), tailwindcss()],
   worker: { format: 'es' },
-  build: { outDir: '../dist/client', emptyOutDir: true, target: 'es2022' },
+  build: {
+    outDir: '../dist/client',
+    emptyOutDir: true,
+    target: 'es2022',
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          // What the first page needs anyhow comes as one file: small ones pack worse, and each has
+          // its own headers.
+          // What every screen needs, and what all of sewing needs, comes in one file each: thirty
+          // small ones pack worse, and each has its own headers.
+          groups: [
+            { name: 'frame', tags: ['$initial'] },
+            { name: 'finishes', test: /[\\/]core[\\/](stitch|edge|finish|kit)[\\/]/ },
+          ],
+        },
+      },
+    },
+  },
 });

@@ -1,7 +1,8 @@
 import { catalogue } from '../finish/catalogue';
 import { cloths, edgeOf, evenWishes, fullKit } from './cases.fixture';
 import { judgements } from './judgements.fixture';
-import { rank, type Ranked } from './rank';
+import { rank } from './rank';
+import type { Ranked } from './score';
 
 test('there are eighty judgements, each another one', () => {
   expect(judgements.length).toBeGreaterThanOrEqual(80);

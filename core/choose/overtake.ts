@@ -1,5 +1,5 @@
 import type { Considered } from './consider';
-import { rankConsidered } from './rank';
+import { rankConsidered } from './score';
 import { wishNames, type WishName, type Wishes } from './request';
 
 /** The nearest place of a wish at which another finish takes the lead. */

@@ -1,4 +1,4 @@
-import type { Ranking } from './rank';
+import type { Ranking } from './score';
 
 /** The constructions in order, each at the place of its best variant; 1 is the best. */
 export function placesOf({ ranked }: Ranking): ReadonlyMap<string, number> {

@@ -6,7 +6,7 @@ import { wishForVariant } from '../plan/fold-plan';
 import { usualStitch } from '../plan/usual-stitch';
 import type { Stitch } from '../stitch/stitch';
 import type { Considered } from './consider';
-import type { Ranking } from './rank';
+import type { Ranking } from './score';
 import type { ChooseRequest } from './request';
 
 /** What a plan would be with a finish taken for it. */

@@ -11,7 +11,8 @@ import { kitGaps } from '../plan/kit-gaps';
 import { crossingKinds } from '../seam/crossing';
 import { givesPercent } from '../stitch/gives';
 import { cloths, clothOf, edgeOf, evenWishes, fullKit, plainKit } from './cases.fixture';
-import { considerAll, rank, rankConsidered, wishWeights } from './rank';
+import { considerAll, rank } from './rank';
+import { rankConsidered, wishWeights } from './score';
 import { wishNames, type ChooseRequest, type Wishes } from './request';
 
 const grade = fc.constantFrom<Grade>(0, 1, 2, 3);

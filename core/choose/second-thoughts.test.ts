@@ -3,7 +3,8 @@ import { catalogue } from '../finish/catalogue';
 import { cloths, edgeOf, fullKit, plainKit } from './cases.fixture';
 import { overtakings } from './overtake';
 import { placesOf } from './places';
-import { considerAll, rank, rankConsidered } from './rank';
+import { considerAll, rank } from './rank';
+import { rankConsidered } from './score';
 import { presets, wishNames, type ChooseRequest, type Wishes } from './request';
 
 const { wishes } = presets[0]!;

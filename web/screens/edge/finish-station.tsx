@@ -3,7 +3,7 @@ import { servesPurpose } from '../../../core/finish/nature';
 import type { Purpose } from '../../../core/edge/purpose';
 import type { Considered } from '../../../core/choose/consider';
 import { placesOf } from '../../../core/choose/places';
-import type { Ranked, Ranking } from '../../../core/choose/rank';
+import type { Ranked, Ranking } from '../../../core/choose/score';
 import { catalogue, finishById } from '../../../core/finish/catalogue';
 import { families, type Family, type Finish } from '../../../core/finish/finish';
 import { kitGaps } from '../../../core/plan/kit-gaps';

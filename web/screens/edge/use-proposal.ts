@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { firstProposal, type Proposal } from '../../../core/choose/proposal';
-import { rankConsidered } from '../../../core/choose/rank';
+import { rankConsidered } from '../../../core/choose/score';
 import { catalogue } from '../../../core/finish/catalogue';
 import type {
   ClothRecord,

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { Considered } from '../../../core/choose/consider';
-import { rankConsidered, type Ranking } from '../../../core/choose/rank';
+import { rankConsidered, type Ranking } from '../../../core/choose/score';
 import type { Bench } from './bench';
 import { useConsidered } from './use-considered';
 import { useWhatIf } from './use-what-if';

@@ -1,6 +1,6 @@
 import type { Considered } from '../../../core/choose/consider';
 import type { Hindrance } from '../../../core/choose/contribution';
-import type { Ranked, Reason } from '../../../core/choose/rank';
+import type { Ranked, Reason } from '../../../core/choose/score';
 import type { Lengths } from '../../app/lengths';
 import { useLengths } from '../../app/lengths-context';
 import { factInWords } from '../../words/facts';
