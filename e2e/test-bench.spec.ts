@@ -136,8 +136,8 @@ test('an overlocked edge: what stood otherwise is marked, one list of moves', as
   await second.getByText('Sewn at').click();
   await second.getByLabel('Differential feed').fill('1.5');
   await second.getByLabel('Differential feed').press('Enter');
-  await second.getByLabel('Stitch length').fill('3');
-  await second.getByLabel('Stitch length').press('Enter');
+  await second.getByLabel('Length', { exact: true }).fill('3');
+  await second.getByLabel('Length', { exact: true }).press('Enter');
   await expect(second.locator('[data-changed=true]')).toHaveCount(2);
   await second.getByRole('button', { name: 'Keep' }).click();
   await second.getByRole('button', { name: 'Record scrap 2' }).click();

@@ -6,10 +6,13 @@ import { NumberField } from '../../controls/number-field';
 import { TextField } from '../../controls/text-field';
 import { dialName } from '../../words/dials';
 import type { Bench } from '../edge/bench';
+import { isLooped } from '../edge/looped';
 import { useScrapDraft } from './scrap-draft';
 import { setValuesOf } from './set-values';
 
+/** What can be turned; the needles and the foot of loopers stay where they are. */
 const dials: readonly Dial[] = ['width', 'length', 'needlePosition', 'guide'];
+const dialsOfLoopers: readonly Dial[] = ['length'];
 
 /** A dial or value, and where it stood on the scrap before when it stands otherwise now. */
 function Stands({ name, now, before }: { name: string; now: string; before: string | null }) {
@@ -34,7 +37,7 @@ export function SewnAt({ bench, sewn }: { bench: Bench; sewn: DialSettings | nul
   const before = attempts.at(-1)?.settings ?? null;
   const values = setValuesOf(bench, draft);
   const shown = sewn
-    ? dials
+    ? (isLooped(plan) ? dialsOfLoopers : dials)
         .filter((dial) => dial !== 'width' || swings(plan.stitch))
         .filter((dial) => dialTravel(dial, plan.machine, plan.foot.guide).stepMm > 0)
     : [];
@@ -70,7 +73,13 @@ export function SewnAt({ bench, sewn }: { bench: Bench; sewn: DialSettings | nul
           {sewn ? `${lengths.unit} · change` : '· change what stood otherwise'}
         </span>
       </summary>
-      <div className="grid grid-cols-2 gap-3 pt-1">
+      <div
+        className="grid grid-cols-2 gap-3 pt-1"
+        onKeyDown={(event) => {
+          // Enter takes what was typed; the scrap is recorded by its own button.
+          if (event.key === 'Enter') event.preventDefault();
+        }}
+      >
         {sewn &&
           shown.map((dial) => (
             <LengthField
