@@ -6,8 +6,9 @@ import { chromium } from '@playwright/test';
 import { spawnServer } from './spawn-server.mjs';
 import { build, root } from './prepare.mjs';
 
+const project = '/projects/project-lantern-parade';
 const views = {
-  project: '/projects/project-lantern-parade',
+  project,
   'station-cloth': '/edges/edge-cape/cloth',
   'station-edge': '/edges/edge-cape/edge',
   'edge-along': '/edges/edge-trousers/edge?view=along',
@@ -18,7 +19,6 @@ const views = {
   swatch: '/edges/edge-apron/setting?view=swatch',
   'station-setting': '/edges/edge-cape/setting',
   'station-test': '/edges/edge-cape/test',
-  'test-beside': '/edges/edge-tunic/test?view=beside',
   'test-ladder': '/edges/edge-shirt/test?view=ladder',
   book: '/book?scrap=earlier-4-2',
   'book-hand': '/book?view=hand',
@@ -38,12 +38,18 @@ const browser = await chromium.launch({
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 const folder = process.argv[2] ?? join(root, 'docs', 'screenshots');
 mkdirSync(folder, { recursive: true });
+const settled = () => page.waitForLoadState('networkidle').then(() => page.waitForTimeout(400));
+const take = async (name) => {
+  await settled();
+  await page.screenshot({ path: join(folder, `${name}.png`) });
+};
 for (const [name, path] of Object.entries(views)) {
   await page.goto(server.address + path);
-  await page.waitForLoadState('networkidle');
-  await page.waitForTimeout(400);
-  await page.screenshot({ path: join(folder, `${name}.png`) });
+  await take(name);
 }
+await page.goto(server.address + project);
+await page.getByRole('button', { name: 'New edge' }).click();
+await take('new-edge');
 await browser.close();
 await server.stop();
 rmSync(dataFolder, { recursive: true, force: true });

@@ -128,6 +128,16 @@ const needlessTurn = 0.2;
 const pulledBites = (stretchPercent: number) =>
   Math.min(0.4, 0.15 + (stretchPercent - stretchyPercent) / 200);
 
+/** What is heavier than the cloth itself: layers at the thickest place, and what is folded in. */
+function heavier(added: number, foldedMm: number): string {
+  const folds = 'folds {foldedMm} of cloth in';
+  if (added === 0) return `It ${folds}.`;
+  const adds = added === 1 ? 'adds one layer' : 'adds {added} layers';
+  return foldedMm < 0.5
+    ? `It ${adds}: {stackMm} at the stitch.`
+    : `It ${adds}: {stackMm} at the stitch; and it ${folds}.`;
+}
+
 /** How well it answers each wish, with the folds' own numbers in the reasons. */
 function answersOf(
   nature: Nature,
@@ -171,13 +181,7 @@ function answersOf(
       why:
         added === 0 && carried.foldedMm < 0.5
           ? fact('light', 'Adds nothing to the cloth.')
-          : fact(
-              'light',
-              carried.foldedMm < 0.5
-                ? 'Layers added at its thickest: {added}.'
-                : 'Layers added at its thickest: {added}; cloth folded in: {foldedMm}.',
-              { added, foldedMm: carried.foldedMm },
-            ),
+          : fact('light', heavier(added, carried.foldedMm), { added, foldedMm: carried.foldedMm }),
     },
     quick: {
       share: quickness(minutes, edge.lengthMm),

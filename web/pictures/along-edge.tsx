@@ -84,27 +84,6 @@ export function AlongEdgePicture({ along, lengthMm, closed }: AlongEdgeProps) {
             stroke="#4d463a"
             strokeWidth={1.5}
           />
-          {profile.map(({ fromMm, toMm, layers, stackMm }) => {
-            const wide = (toMm - fromMm) * perMm > 70;
-            const peak = stackMm > (profile[0]?.stackMm ?? 0) || stackMm === maxStackMm;
-            if (!wide && !peak) return null;
-            return (
-              <text
-                key={fromMm}
-                x={Math.min(width - 66, Math.max(66, (x(fromMm) + x(toMm)) / 2))}
-                y={y(stackMm) - 8}
-                fontSize={14}
-                fontWeight={700}
-                textAnchor="middle"
-                fill="#26272b"
-                stroke="#fbf7ee"
-                strokeWidth={4}
-                paintOrder="stroke"
-              >
-                {lengths.fine(stackMm)}, {layers === 1 ? '1 layer' : `${layers} layers`}
-              </text>
-            );
-          })}
           {shims.map(({ kind, fromMm, toMm }) => (
             <rect
               key={kind + String(fromMm)}
@@ -141,6 +120,27 @@ export function AlongEdgePicture({ along, lengthMm, closed }: AlongEdgeProps) {
               </text>
             </g>
           )}
+          {profile.map(({ fromMm, toMm, layers, stackMm }) => {
+            const wide = (toMm - fromMm) * perMm > 70;
+            const peak = stackMm > (profile[0]?.stackMm ?? 0) || stackMm === maxStackMm;
+            if (!wide && !peak) return null;
+            return (
+              <text
+                key={fromMm}
+                x={Math.min(width - 66, Math.max(66, (x(fromMm) + x(toMm)) / 2))}
+                y={y(stackMm) - 8}
+                fontSize={14}
+                fontWeight={700}
+                textAnchor="middle"
+                fill="#26272b"
+                stroke="#fbf7ee"
+                strokeWidth={4}
+                paintOrder="stroke"
+              >
+                {lengths.fine(stackMm)}, {layers === 1 ? '1 layer' : `${layers} layers`}
+              </text>
+            );
+          })}
           <line
             x1={left}
             x2={width - right}

@@ -160,7 +160,7 @@ export function NewEdge(props: {
             {refused.issues.map(({ message }) => message).join(' ') || refused.message}
           </p>
         )}
-        <Button type="submit" look="solid" disabled={create.isPending}>
+        <Button type="submit" look="solid" className="sticky bottom-0" disabled={create.isPending}>
           Make the edge
         </Button>
       </form>
