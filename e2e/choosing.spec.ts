@@ -8,7 +8,7 @@ test('by mouse: wishes move the list, and each place says why', async ({ page, a
   await expect(first).toContainText('Blind hem');
   await expect(first).toContainText('of 100 sound with this kit');
   const why = page.getByRole('region', { name: 'Why this place' });
-  await expect(why).toContainText('points');
+  await expect(why).toContainText(/of 100 points: number 1 of \d+/);
   await expect(why.getByText('A prick of thread now and then')).toBeVisible();
   await expect(why.getByText('What every finish starts with.')).toBeHidden();
   await why.getByText('What all have alike').click();

@@ -41,6 +41,7 @@ import {
   weighChild,
   weighCurve,
   weighDepth,
+  weighFelled,
   weighFlare,
   weighPurpose,
   weighSpare,
@@ -181,7 +182,11 @@ function answersOf(
       why:
         added === 0 && carried.foldedMm < 0.5
           ? fact('light', 'Adds nothing to the cloth.')
-          : fact('light', heavier(added, carried.foldedMm), { added, foldedMm: carried.foldedMm }),
+          : fact('light', heavier(added, carried.foldedMm), {
+              added,
+              stackMm: folds.stackMm,
+              foldedMm: carried.foldedMm,
+            }),
     },
     quick: {
       share: quickness(minutes, edge.lengthMm),
@@ -307,6 +312,7 @@ function considerWay(
     flare,
     spare,
     weighDepth(edge, folds),
+    weighFelled(edge, nature),
     weighStrip(folds, edge),
     weighPassage(passage, thickestStackMm, lifts.liftMm, lifts.highLiftMm),
     weighSlip(cloth, nature, folds.finishedDepthMm, use.purpose),

@@ -153,6 +153,11 @@ const hems: readonly Judgement[] = [
     first: ['double-hem', 'jeans-hem'],
   },
   {
+    why: 'jeans get a new double fold, though nobody wished for anything',
+    request: { cloth: kind('denim-heavy'), edge: jeansLeg, kit: home },
+    first: ['double-hem', 'jeans-hem'],
+  },
+  {
     why: 'twelve layers of twill pass as well',
     request: { cloth: cloths.twill, edge: jeansLeg, kit: home, wishes: lasting },
     left: ['double-hem.narrow', 'jeans-hem.narrow'],

@@ -85,6 +85,23 @@ describe('a ranking of anything', () => {
     );
   });
 
+  test('every number that a reason speaks of is there', () => {
+    fc.assert(
+      fc.property(anything, (request) => {
+        const { ranked, ruledOut } = rank(catalogue, request);
+        const facts = [
+          ...ranked.flatMap(({ reasons }) => reasons.map(({ fact }) => fact)),
+          ...ruledOut.flatMap(({ hindrances }) => hindrances.map(({ because }) => because)),
+        ];
+        for (const { about, text = '', values } of facts) {
+          const spoken = [...text.matchAll(/\{(\w+)/g)].map(([, name]) => name!);
+          expect([about, spoken.filter((name) => !(name in values))]).toEqual([about, []]);
+        }
+      }),
+      { numRuns: 30 },
+    );
+  });
+
   test('what every candidate has alike is told as shared, and nothing else is', () => {
     fc.assert(
       fc.property(anything, (request) => {

@@ -74,6 +74,17 @@ export function weighChild({ forChild }: ChosenEdge, { pullsOff }: Nature): Weig
     : noMatter;
 }
 
+/** Felled seams are topstitched, and ask for a hem that is made like them. */
+export function weighFelled({ crossings }: ChosenEdge, { worked, shutsIn }: Nature): Weighed {
+  const madeAlike = worked.includes('turned') && !worked.includes('bites') && shutsIn === true;
+  return madeAlike && crossings.some(({ kind }) => kind === 'felled')
+    ? adds(
+        8,
+        fact('felled', 'The seams across it are felled: a topstitched double fold suits them.'),
+      )
+    : noMatter;
+}
+
 /** How tight a curve it goes round, by its depth where it is turned. */
 export const leastRadiusOf = ({ leastRadius }: Nature, depthMm: number): number =>
   'mm' in leastRadius ? leastRadius.mm : leastRadius.timesDepth * depthMm;

@@ -24,8 +24,7 @@ export function FinishSlip({ bench }: { bench: Bench }) {
   const ranking = useRanking(bench)?.ranking;
   const same = (it: { finishId: string; variant: string }) =>
     it.finishId === finish.id && it.variant === wish.variant;
-  const place = ranking?.ranked.findIndex(same) ?? -1;
-  const ranked = ranking?.ranked[place];
+  const ranked = ranking?.ranked.find(same);
   const out = ranking?.ruledOut.find(same);
   // One construction may be several finishes, which differ in depth, thread or foot alone.
   const alike = catalogue.filter(({ group }) => group === finish.group);
@@ -39,7 +38,7 @@ export function FinishSlip({ bench }: { bench: Bench }) {
     <div className="flex min-h-full flex-col">
       <h2 className="text-2xl">{finish.name}</h2>
       <p className="border-b border-line pb-2 text-soft">{finish.about}</p>
-      {ranking && ranked && <WhyRanked place={place + 1} of={ranking.ranked.length} it={ranked} />}
+      {ranking && ranked && <WhyRanked ranking={ranking} it={ranked} />}
       {out && <WhyOut it={out} />}
       {alike.map((one) => (
         <WayChoice

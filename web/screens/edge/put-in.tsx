@@ -1,6 +1,7 @@
 import { valuesBesideDials } from '../../../core/plan/work';
 import { useLengths } from '../../app/lengths-context';
 import { factInWords } from '../../words/facts';
+import { valueInWords } from '../../words/starting-value';
 import { memo } from 'react';
 import { InDrawer } from './in-drawer';
 import type { Finish } from '../../../core/finish/finish';
@@ -28,7 +29,12 @@ export const PutIn = memo(function PutIn({
             className="grid grid-cols-[7rem_1fr] gap-x-3 border-b border-line py-1 leading-snug"
           >
             <dt className="text-sm">{one.name}</dt>
-            <dd className="font-bold">{one.value}</dd>
+            <dd className="font-bold">
+              {valueInWords(one, lengths)}
+              {one.unit === 'mm' && (
+                <span className="text-sm font-normal text-soft"> {lengths.unit}</span>
+              )}
+            </dd>
             <dd className="col-start-2 text-sm text-soft">
               {one.because.map((fact) => factInWords(fact, lengths)).join(' ')}
               <InDrawer value={one} />

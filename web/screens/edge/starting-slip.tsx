@@ -1,14 +1,13 @@
 import { Tabs } from 'radix-ui';
 import { useNavigate } from 'react-router';
-import type { StartingValue } from '../../../core/finish/work';
 import { startingValuesOf } from '../../../core/plan/work';
-import type { Lengths } from '../../app/lengths';
 import { useLengths } from '../../app/lengths-context';
 import { Button } from '../../controls/button';
 import { PrintSlip } from '../../controls/print-slip';
 import { SectionPicture } from '../../pictures/section-picture';
 import { factInWords } from '../../words/facts';
 import { finishName } from '../../words/finishes';
+import { valueInWords } from '../../words/starting-value';
 import { stitchLabel } from '../../words/stitches';
 import type { Bench } from './bench';
 import { isLooped } from './looped';
@@ -55,12 +54,6 @@ export function StartingTable({ bench }: { bench: Bench }) {
     </Tabs.Root>
   );
 }
-
-/** Machines are set in tenths at the finest. */
-const dialStepMm = 0.1;
-
-const valueInWords = ({ value, unit }: StartingValue, { stepped }: Lengths) =>
-  unit === 'mm' && typeof value === 'number' ? stepped(value, dialStepMm) : String(value);
 
 /** What to set before the first test, each value with its reason. */
 export function StartingSlip({ bench }: { bench: Bench }) {

@@ -1,6 +1,7 @@
 import type { Considered } from '../../../core/choose/consider';
 import type { Hindrance } from '../../../core/choose/contribution';
-import type { Ranked, Reason } from '../../../core/choose/score';
+import { placesOf } from '../../../core/choose/places';
+import type { Ranked, Ranking, Reason } from '../../../core/choose/score';
 import type { Lengths } from '../../app/lengths';
 import { useLengths } from '../../app/lengths-context';
 import { factInWords } from '../../words/facts';
@@ -45,7 +46,9 @@ function ReasonLine({ reason }: { reason: Reason }) {
  * Why a finish has its place: what its score is the sum of, the largest part first. What all
  * candidates share decides nothing, and is folded away.
  */
-export function WhyRanked({ place, of, it }: { place: number; of: number; it: Ranked }) {
+export function WhyRanked({ ranking, it }: { ranking: Ranking; it: Ranked }) {
+  const places = placesOf(ranking);
+  const best = ranking.ranked.find(({ group }) => group === it.group);
   const telling = it.reasons.filter(
     ({ shared, points }) => !shared && Math.abs(points) >= hardlyPoints,
   );
@@ -53,8 +56,10 @@ export function WhyRanked({ place, of, it }: { place: number; of: number; it: Ra
   return (
     <section aria-label="Why this place" className="border-b border-line py-2">
       <h3 className="text-base">
-        Number <b className="big-number text-2xl">{place}</b> of {of} ways, with{' '}
-        <b className="big-number text-xl">{Math.round(it.score)}</b> of 100 points
+        <b className="big-number text-2xl">{Math.round(it.score)}</b> of 100 points:{' '}
+        {best === it
+          ? `number ${places.get(it.group) ?? ''} of ${places.size}`
+          : `another variant of this is number ${places.get(it.group) ?? ''} of ${places.size}, with ${Math.round(best?.score ?? 0)}`}
       </h3>
       <ul className="pt-1 text-sm">
         {telling.map((reason) => (
