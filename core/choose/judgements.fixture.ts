@@ -158,6 +158,23 @@ const hems: readonly Judgement[] = [
     first: ['double-hem', 'jeans-hem'],
   },
   {
+    why: 'firm knits are turned or bound: thread over a raw edge is no hem, though nothing frays',
+    request: { cloth: kind('ponte'), edge: skirt, kit: everything },
+    notAmong: ['overcast', 'serged'],
+    first: ['coverstitch-hem', 'blind-hem', 'single-hem'],
+  },
+  {
+    why: 'a suit’s skirt is not rolled: a narrow roll of it hangs as a cord',
+    request: { cloth: kind('wool-suiting'), edge: skirt, kit: everything },
+    first: ['double-hem', 'blind-hem', 'single-hem'],
+    notAmong: ['rolled-hem'],
+  },
+  {
+    why: 'a coverstitch is made for knits, and a stretching weave is no knit',
+    request: { cloth: kind('stretch-twill'), edge: skirt, kit: everything },
+    first: ['blind-hem', 'single-hem', 'double-hem'],
+  },
+  {
     why: 'twelve layers of twill pass as well',
     request: { cloth: cloths.twill, edge: jeansLeg, kit: home, wishes: lasting },
     left: ['double-hem.narrow', 'jeans-hem.narrow'],

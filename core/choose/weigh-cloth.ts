@@ -15,6 +15,8 @@ const narrowMm = 6;
 const slipperyGrade = 2;
 /** Cloth lighter than this shows how many layers lie in its edge, g/m². */
 const fineGsm = 70;
+/** A narrow roll of cloth up to this weight stays soft, g/m². */
+const lightGsm = 150;
 /** Cloth denser than this presses flat and does not print through, kg/m³. */
 const denseKgPerM3 = 430;
 /** More than this added prints through, of lofty cloth; of dense cloth it lies as a lump, mm. */
@@ -81,7 +83,7 @@ export function weighStretch({ stretchPercent }: Cloth, stitch: Stitch | null): 
 }
 
 /** What is made to stretch, on cloth that does not; a close stitch, on cloth that does. */
-export function weighGive({ stretchPercent }: Cloth, nature: Nature): Weighed {
+export function weighGive({ stretchPercent, construction }: Cloth, nature: Nature): Weighed {
   if (nature.madeToGive && stretchPercent < firmPercent) {
     return adds(
       -14,
@@ -89,6 +91,10 @@ export function weighGive({ stretchPercent }: Cloth, nature: Nature): Weighed {
         stretchPercent,
       }),
     );
+  }
+  const forKnits = nature.madeToGive === true || (nature.leastStretchPercent ?? 0) > 0;
+  if (forKnits && construction === 'woven') {
+    return adds(-8, fact('made-to-give', 'Made for knits, and this cloth is woven.'));
   }
   return nature.closeStitch && stretchPercent >= stretchyPercent
     ? adds(
@@ -100,6 +106,22 @@ export function weighGive({ stretchPercent }: Cloth, nature: Nature): Weighed {
         ),
       )
     : noMatter;
+}
+
+/** A narrow roll of cloth that is not light hangs as a cord. */
+export function weighRoll(
+  { weightGsm }: Cloth,
+  { worked, closeStitch }: Nature,
+  finishedDepthMm: number,
+): Weighed {
+  const rolled = (worked.includes('scroll') || closeStitch) && finishedDepthMm <= narrowMm;
+  if (!rolled || weightGsm <= lightGsm) return noMatter;
+  return adds(
+    -Math.min(14, (weightGsm - lightGsm) / 8),
+    fact('roll', 'A narrow roll is for light cloth; of {weightGsm} g/m² it hangs as a cord.', {
+      weightGsm,
+    }),
+  );
 }
 
 /** A seam that can neither be pressed open nor let out, in cloth that would take both. */
@@ -210,7 +232,16 @@ export function weighRawEdge(
     };
   }
   if (fray === 0 && curl <= mostCurl) {
-    if (bare && construction === 'knit') {
+    if (!bare) {
+      return {
+        ...adds(
+          -14,
+          fact('raw-hem', 'Thread over a raw edge is a step before turning, and no hem.'),
+        ),
+        onlyToBeSeen: false,
+      };
+    }
+    if (construction === 'knit') {
       return {
         ...adds(-14, fact('bare-knit', 'A knit left bare lets a loop go where it is rubbed.')),
         onlyToBeSeen: false,
