@@ -14,13 +14,14 @@ export default defineConfig({
     rolldownOptions: {
       output: {
         codeSplitting: {
-          // What the first page needs anyhow comes as one file: small ones pack worse, and each has
-          // its own headers.
           // What every screen needs, and what all of sewing needs, comes in one file each: thirty
           // small ones pack worse, and each has its own headers.
           groups: [
             { name: 'frame', tags: ['$initial'] },
-            { name: 'finishes', test: /[\\/]core[\\/](stitch|edge|finish|kit)[\\/]/ },
+            {
+              name: 'finishes',
+              test: /[\\/]core[\\/](stitch|edge|finish|kit)[\\/]|[\\/]core[\\/]seam[\\/]crossing\.ts$|[\\/]words[\\/](facts|fill|starting-value)\.ts$/,
+            },
           ],
         },
       },

@@ -25,6 +25,7 @@ import { finishName } from '../../words/finishes';
 import { counted, ofHundred } from '../../words/number';
 import type { Bench } from './bench';
 import { isLooped } from './looped';
+import { PutIn } from './put-in';
 
 const starting = () => import('./starting-slip');
 const StartingSlip = lazy(async () => ({ default: (await starting()).StartingSlip }));
@@ -33,7 +34,6 @@ const SectionPicture = lazy(async () => ({
   default: (await import('../../pictures/section-picture')).SectionPicture,
 }));
 const WorkedPanel = lazy(async () => ({ default: (await import('./worked-panel')).WorkedPanel }));
-const PutIn = lazy(async () => ({ default: (await import('./put-in')).PutIn }));
 const SwatchPanel = lazy(async () => ({
   default: (await import('./swatch-panel')).SwatchPanel,
 }));
@@ -235,7 +235,7 @@ function DialSlip({ bench, finishMargin }: { bench: Bench; finishMargin: FinishM
           .patterns.filter((pattern) => patternsOf(plan.machine).includes(pattern))}
       />
       {seam && <p className="pt-2 text-sm text-soft">Seam ISO 4916 {seam}</p>}
-      <Suspense>{bench.folds && <PutIn finish={finish} request={bench.request} />}</Suspense>
+      {bench.folds && <PutIn finish={finish} request={bench.request} />}
       <p className="pt-1 text-sm text-soft">
         {pooled.length > 0
           ? `Spread and offset are from your ${counted(pooled.length, 'scrap')} with this set-up${bench.learnedElsewhere ? ', and from other edges' : ''}.`

@@ -25,7 +25,6 @@ const load = {
   starting: () => import('./starting-slip'),
   map: () => import('./map-panel'),
   swatch: () => import('./swatch-panel'),
-  putIn: () => import('./put-in'),
   section: () => import('../../pictures/section-picture'),
   chart: () => import('../../pictures/dial-chart'),
 };
