@@ -61,7 +61,13 @@ test('by mouse: from a new project to a better second scrap', async ({ page, app
   await page.getByRole('link', { name: /Setting/ }).click();
   const chance = page.getByTestId('chance');
   await expect(chance).toContainText('of 100');
-  const before = await chance.textContent();
+  // The proposal's chance stands there until the plan that was taken is worked out.
+  let before: string | null = null;
+  await expect(async () => {
+    const last = before;
+    before = await chance.textContent();
+    expect(before).toBe(last);
+  }).toPass({ intervals: [1000] });
   await page.getByRole('button', { name: 'Width one step more' }).click();
   await page.getByRole('button', { name: 'Width one step more' }).click();
   await expect(chance).not.toHaveText(before ?? '');
