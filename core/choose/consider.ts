@@ -1,9 +1,7 @@
 import type { Cloth } from '../cloth/cloth';
 import { isClosed } from '../edge/shape';
 import type { OldHemSewing } from '../edge/state';
-import type { Fact } from '../finish/fact';
 import type { Finish } from '../finish/finish';
-import type { FoldPlan } from '../finish/fold-plan';
 import type { FoldWish } from '../finish/fold-request';
 import type { Nature } from '../finish/nature';
 import type { WorkRequest } from '../finish/work';
@@ -12,15 +10,16 @@ import { liftsOf, type Machine } from '../kit/machine';
 import { ownFootOf } from '../kit/own-foot';
 import { foldPlanOf, foldTroubles } from '../plan/fold-plan';
 import { kitGaps } from '../plan/kit-gaps';
-import { stretchyPercent, usualStitch } from '../plan/usual-stitch';
+import { usualStitch } from '../plan/usual-stitch';
 import { stepsOf } from '../plan/work';
 import { thickestTimes } from '../seam/crossing';
 import { passageOf, type Passage } from '../seam/passage';
 import type { Stitch } from '../stitch/stitch';
+import { answersOf, noAnswers, type Answer } from './answers';
 import { candidateWishes } from './candidates';
 import { fact, rulesOut, type Contribution, type Hindrance, type Weighed } from './contribution';
-import { carriedBy, lightness, type Carried } from './lightness';
-import { minutesOf, quickness, type Minutes } from './minutes';
+import { carriedBy } from './lightness';
+import { minutesOf, type Minutes } from './minutes';
 import { reachOn, type SolvedChances } from './reach';
 import { purposeOf, type ChooseRequest, type WishName } from './request';
 import {
@@ -50,12 +49,6 @@ import {
 } from './weigh-edge';
 import { weighChance, weighPassage, type Reached } from './weigh-kit';
 import { workableWays } from './ways';
-
-/** How well a variant answers a wish, 0 to 1, and what makes it so. */
-export interface Answer {
-  readonly share: number;
-  readonly why: Fact;
-}
 
 /**
  * A variant with everything about it that was worked out for this cloth, edge and kit; plain data,
@@ -88,7 +81,6 @@ export interface Considered {
 }
 
 const noMinutes: Minutes = { onceMinutes: 0, perMetreMinutes: 0, changes: 0, wholeMinutes: 0 };
-const nothing: Answer = { share: 0, why: fact('none', '') };
 
 /** A variant that is out before anything is worked out. */
 function outright(finish: Finish, variant: string, hindrances: readonly Hindrance[]): Considered {
@@ -97,13 +89,7 @@ function outright(finish: Finish, variant: string, hindrances: readonly Hindranc
     ...{ machine: null, foot: null, stitch: null, chance: null },
     ...{ stackMm: 0, thickestStackMm: 0, passage: 'freely' as const },
     ...{ minutes: noMinutes, minutesPerMetre: 0 },
-    answers: {
-      hidden: nothing,
-      sturdy: nothing,
-      light: nothing,
-      quick: nothing,
-      decorative: nothing,
-    },
+    answers: noAnswers,
     contributions: [],
     hindrances,
     onlyToBeSeen: false,
@@ -121,83 +107,6 @@ function minutesBefore({ oldHem, lengthMm }: ChooseRequest['edge'], nature: Natu
   if (!oldHem || nature.keepsOldHem) return 0;
   const [once, perMetre] = takingOut[oldHem.sewn];
   return once + (perMetre * lengthMm) / 1000;
-}
-
-/** Starting guesses: how sturdy a bare edge is that needs nothing, and what a needless turn is worth. */
-const bareIsSturdy = 0.6;
-const needlessTurn = 0.2;
-/** What single bites lose on a cloth that is pulled. */
-const pulledBites = (stretchPercent: number) =>
-  Math.min(0.4, 0.15 + (stretchPercent - stretchyPercent) / 200);
-
-/** What is heavier than the cloth itself: layers at the thickest place, and what is folded in. */
-function heavier(added: number, foldedMm: number): string {
-  const folds = 'folds {foldedMm} of cloth in';
-  if (added === 0) return `It ${folds}.`;
-  const adds = added === 1 ? 'adds one layer' : 'adds {added} layers';
-  return foldedMm < 0.5
-    ? `It ${adds}: {stackMm} at the stitch.`
-    : `It ${adds}: {stackMm} at the stitch; and it ${folds}.`;
-}
-
-/** How well it answers each wish, with the folds' own numbers in the reasons. */
-function answersOf(
-  nature: Nature,
-  folds: FoldPlan,
-  carried: Carried,
-  minutes: Minutes,
-  { cloth, edge }: ChooseRequest,
-): Record<WishName, Answer> {
-  const values = {
-    depthMm: folds.finishedDepthMm,
-    fromEdgeMm: folds.stitchFromHemlineMm ?? 0,
-    layers: folds.layersAtStitch,
-    stackMm: folds.stackMm,
-  };
-  const answer = ({ share, why }: Answer): Answer => ({
-    share,
-    why: { ...why, values: { ...values, ...why.values } },
-  });
-  const bare = cloth.fray === 0 && cloth.curl === 0;
-  const sturdy: Answer =
-    bare && nature.rawEdge && nature.sturdy.share < bareIsSturdy
-      ? {
-          share: bareIsSturdy,
-          why: fact('sturdy', 'This cloth neither frays nor rolls: a cut edge is no weakness.'),
-        }
-      : bare && nature.shutsIn
-        ? { ...nature.sturdy, share: nature.sturdy.share - needlessTurn }
-        : nature.worked.includes('bites') && cloth.stretchPercent >= stretchyPercent
-          ? {
-              share: Math.max(0, nature.sturdy.share - pulledBites(cloth.stretchPercent)),
-              why: fact('sturdy', 'Held by single bites, and pulled with the knit some give way.'),
-            }
-          : nature.sturdy;
-  const added = Math.max(0, Math.round((carried.layers - carried.ownLayers) * 10) / 10);
-  return {
-    hidden: answer(nature.hidden),
-    sturdy: answer(sturdy),
-    decorative: answer(nature.decorative),
-    light: {
-      share: lightness(carried),
-      why:
-        added === 0 && carried.foldedMm < 0.5
-          ? fact('light', 'Adds nothing to the cloth.')
-          : fact('light', heavier(added, carried.foldedMm), {
-              added,
-              stackMm: folds.stackMm,
-              foldedMm: carried.foldedMm,
-            }),
-    },
-    quick: {
-      share: quickness(minutes, edge.lengthMm),
-      why: fact('quick', 'About {whole} minutes for this edge: {once} once, and {metre} a metre.', {
-        whole: Math.round(minutes.wholeMinutes),
-        once: Math.round(minutes.onceMinutes),
-        metre: Math.round(minutes.perMetreMinutes * 10) / 10,
-      }),
-    },
-  };
 }
 
 /** One way of making a variant: some lengths, on some machine. */
