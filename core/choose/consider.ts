@@ -23,20 +23,15 @@ import { minutesOf, type Minutes } from './minutes';
 import { reachOn, type SolvedChances } from './reach';
 import { purposeOf, type ChooseRequest, type WishName } from './request';
 import {
-  weighBulk,
   weighFray,
   weighGive,
   weighNarrowSeam,
-  weighNoFray,
-  weighRawEdge,
-  weighRoll,
-  weighSecondTurn,
-  weighShowThrough,
-  weighSlip,
   weighStretch,
   weighStripStretch,
   weighThickness,
 } from './weigh-cloth';
+import { weighBulk, weighRoll, weighSecondTurn, weighShowThrough, weighSlip } from './weigh-layers';
+import { weighNoFray, weighRawEdge } from './weigh-raw-edge';
 import {
   weighChild,
   weighCurve,
