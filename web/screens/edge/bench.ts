@@ -9,9 +9,6 @@ import type { WorkRequest } from '../../../core/finish/work';
 import { Impossible, type Issue } from '../../../core/impossible';
 import { dialField, type Dial, type DialSettings } from '../../../core/kit/dial-steps';
 import type { SetUp } from '../../../core/margin/set-up';
-import { footUnder, ownFootOf } from '../../../core/kit/own-foot';
-import { workAids } from '../../../core/plan/aids';
-import { isClosed } from '../../../core/edge/shape';
 import { foldPlanOf } from '../../../core/plan/fold-plan';
 import { judge, type Judgement } from '../../../core/plan/judge';
 import type { Carried } from '../../../core/plan/carried';
@@ -22,10 +19,8 @@ import {
   type SewnSample,
 } from '../../../core/plan/learn-plan';
 import { sameForLearning } from '../../../core/plan/same-set-up';
-import { thickestTimes } from '../../../core/seam/crossing';
 import { setUpOf } from '../../../core/plan/set-up-of';
 import { wholePlan } from '../../../core/plan/whole-plan';
-import { chosenWays } from '../../../core/plan/work';
 import type {
   AttemptRecord,
   ClothRecord,
@@ -37,6 +32,7 @@ import type {
 import type { WorkedBefore } from '../../../contract/book';
 import { useList, useRecord } from '../../app/records';
 import { changePlan, propose } from './plan-change';
+import { footOn, sewingPlanOf, workRequestOf } from './plan-of-records';
 import { useProposal } from './use-proposal';
 import { solver } from '../../workers/solver';
 import type { Outcome } from '../../workers/solver-tasks';
@@ -89,71 +85,6 @@ export interface Bench {
   readonly turn: (dial: Dial, mm: number) => void;
   /** Turns several at once; while `dragging` they are shown and not yet kept. */
   readonly moveTo: (patch: Partial<DialSettings>, dragging?: boolean) => void;
-}
-
-function sewingPlanOf(
-  edge: EdgeRecord,
-  record: PlanRecord,
-  cloth: ClothRecord,
-  machine: MachineRecord,
-  foot: FootRecord,
-): SewingPlan {
-  const { recoveryPercent: _recovery, estimated: _estimated, ...properties } = cloth.properties;
-  return {
-    cloth: properties,
-    edge: { lengthMm: edge.lengthMm, minRadiusMm: edge.minRadiusMm, purpose: edge.purpose },
-    fold: record.fold,
-    machine: machine.specs,
-    foot: footUnder(machine.specs, foot),
-    stitch: record.stitch,
-    needleSize: record.needleSize,
-    pickMm: record.pickMm,
-    faultWeights: record.faultWeights,
-    skill: 1,
-    aids: workAids(foot.kind, record.schools),
-  };
-}
-
-/** The foot that is really on: the chosen one, or the machine's own. */
-function footOn(machine: MachineRecord, foot: FootRecord): FootRecord {
-  const own = footUnder(machine.specs, foot);
-  if (own === foot.specs || own !== ownFootOf(machine.specs.kind)) return foot;
-  const { slotMm, guidance, guide } = own;
-  return {
-    ...foot,
-    name: 'its own foot',
-    kind: 'clear',
-    channelMm: null,
-    specs: {
-      slotMm: [...slotMm],
-      guidance,
-      guide: 'atMm' in guide ? guide : { ...guide, rangeMm: [...guide.rangeMm] },
-    },
-    soleMm: { widthMm: 18, toeMm: 14, heelMm: 14 },
-  };
-}
-
-/** What the work is worked out from, with this person's ways. */
-function workRequestOf(
-  edge: EdgeRecord,
-  record: Pick<PlanRecord, 'schools'>,
-  plan: SewingPlan,
-  finish: Finish,
-  defaults: Readonly<Record<string, string>>,
-): WorkRequest {
-  return {
-    wish: plan.fold,
-    cloth: plan.cloth,
-    edge: {
-      ...plan.edge,
-      closed: isClosed(edge),
-      cornered: edge.shape === 'cornered',
-      thickestTimes: thickestTimes(edge.crossings),
-      oldHem: edge.oldHem,
-    },
-    machineKind: plan.machine.kind,
-    schools: chosenWays(finish, plan.fold.variant, record.schools, defaults),
-  };
 }
 
 /** The counted samples of attempts, as the lesson takes them. */
