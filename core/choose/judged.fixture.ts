@@ -24,10 +24,7 @@ export function kind(id: string): Cloth {
 }
 
 /** Machines of these kinds, with a drawer of the plain feet; all of them when none are named. */
-function kitOf(
-  kinds: readonly MachineKind[],
-  feet?: readonly string[],
-): ChooseRequest['kit'] {
+function kitOf(kinds: readonly MachineKind[], feet?: readonly string[]): ChooseRequest['kit'] {
   return {
     machines: kinds.map((it) => genericMachines[it]),
     feet: genericFeet
