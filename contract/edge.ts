@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { purposes } from '../core/edge/purpose';
-import { edgeShapes } from '../core/edge/shape';
+import { edgeLengthBoundsMm, edgeShapes } from '../core/edge/shape';
 import { joinings, oldHemSewings, pairings, type OldHem } from '../core/edge/state';
 import { within } from './number';
 
@@ -20,7 +20,7 @@ export const oldHem = z.strictObject({
   keepLook: z.boolean({ error: 'Whether its look is to stay: true or false.' }),
 }) satisfies z.ZodType<OldHem>;
 
-export const edgeLengthMm = within(10, 100_000, ' mm');
+export const edgeLengthMm = within(...edgeLengthBoundsMm, ' mm');
 export const minRadiusMm = within(1, 100_000, ' mm').nullable();
 /** The depth of hem one would like; null leaves it to the finish. */
 export const wishedDepthMm = within(1, 1000, ' mm');

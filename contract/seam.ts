@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { usualPresserLiftMm } from '../core/kit/machine';
 import { crossingKinds, type Crossing } from '../core/seam/crossing';
 import { clothProperties } from './cloth';
+import { edgeLengthMm } from './edge';
 import { within } from './number';
 
 /** A seam that crosses an edge. */
@@ -21,7 +22,7 @@ export const crossingsRequest = z
   .strictObject({
     cloth: clothProperties,
     layersAtStitch: z.int('A whole number of layers is needed.').min(1).max(20),
-    lengthMm: within(10, 100_000, ' mm'),
+    lengthMm: edgeLengthMm,
     crossings,
     closed: z.boolean().default(false),
     sole: z

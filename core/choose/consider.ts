@@ -134,6 +134,7 @@ function considerWay(
   finish: Finish,
   way: Way,
   request: ChooseRequest,
+  serves: Weighed,
   known: SolvedChances,
 ): Considered {
   const { cloth, edge, kit } = request;
@@ -206,7 +207,7 @@ function considerWay(
   const carried = carriedBy(folds, nature, cloth.thicknessMm, folded.thicknessMm);
   const raw = weighRawEdge(cloth, nature, use.purpose);
   const weighed: readonly Weighed[] = [
-    weighPurpose(edge, nature),
+    serves,
     raw,
     weighFray(cloth, nature),
     weighStretch(cloth, stitch),
@@ -270,10 +271,10 @@ export function consider(
   request: ChooseRequest,
   known: SolvedChances = new Map(),
 ): Considered {
-  const { hindrances } = weighPurpose(request.edge, finish.nature(variant));
-  if (hindrances.length > 0) return outright(finish, variant, hindrances);
+  const serves = weighPurpose(request.edge, finish.nature(variant));
+  if (serves.hindrances.length > 0) return outright(finish, variant, serves.hindrances);
   const all = waysOf(finish, variant, request).map((way) =>
-    considerWay(finish, way, request, known),
+    considerWay(finish, way, request, serves, known),
   );
   return all.reduce((best, next) => (merit(next) > merit(best) ? next : best));
 }

@@ -43,3 +43,6 @@ export function turnRadians({ shape, turnDegrees }: ShapedEdge): number {
   if (shape === 'circle') return -radians(wholeTurn);
   return shape === 'outside-curve' ? -radians(turnDegrees ?? 0) + 0 : 0;
 }
+
+/** The shortest and the longest edge that is sewn, mm. */
+export const edgeLengthBoundsMm = [10, 100_000] as const;

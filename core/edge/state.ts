@@ -17,3 +17,14 @@ export type Joining = (typeof joinings)[number];
 /** Whether there is a second one that has to come out the same: two legs, two sleeves. */
 export const pairings = ['alone', 'pair'] as const;
 export type Pairing = (typeof pairings)[number];
+
+/** What an edge is, before anything is said of it: one hem that nobody has cut yet. */
+export const uncut = {
+  purpose: 'hem',
+  oldHem: null,
+  joined: null,
+  pair: 'alone',
+  depthMm: null,
+  secondEdge: null,
+  seamAllowanceMm: null,
+} as const;

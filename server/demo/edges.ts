@@ -1,4 +1,5 @@
 import type { EdgeDraft } from '../../contract/records';
+import { uncut } from '../../core/edge/state';
 import type { FoldWish } from '../../core/finish/fold-request';
 import type { Pattern } from '../../core/stitch/stitch';
 
@@ -17,25 +18,15 @@ export interface DemoEdge {
   readonly sewnOn?: string;
 }
 
-/** A hem that nobody has cut yet, alone, for a grown person. */
-const uncut = {
-  purpose: 'hem',
-  oldHem: null,
-  joined: null,
-  pair: 'alone',
-  depthMm: null,
-  secondEdge: null,
-  seamAllowanceMm: null,
-  forChild: false,
-  spareMm: null,
-} as const;
+/** An edge of the demo to begin with: alone, for a grown person, with cloth enough. */
+const plain = { ...uncut, forChild: false, spareMm: null } as const;
 
 /** Edges that are hemmed blind. */
 export const blindEdges: readonly DemoEdge[] = [
   {
     id: 'edge-cape',
     edge: {
-      ...uncut,
+      ...plain,
       name: 'Cape, lower edge',
       on: 'wool flannel cape',
       clothId: 'cloth-flannel',
@@ -54,7 +45,7 @@ export const blindEdges: readonly DemoEdge[] = [
   {
     id: 'edge-shirt',
     edge: {
-      ...uncut,
+      ...plain,
       name: 'Marshal’s shirt, hem',
       on: 'linen shirt',
       clothId: 'cloth-linen',
@@ -77,7 +68,7 @@ export const blindEdges: readonly DemoEdge[] = [
   {
     id: 'edge-tunic',
     edge: {
-      ...uncut,
+      ...plain,
       pair: 'pair',
       name: 'Drummer’s tunic, sleeve',
       on: 'ponte tunic, one sleeve',
@@ -102,7 +93,7 @@ export const blindEdges: readonly DemoEdge[] = [
   {
     id: 'edge-tabard',
     edge: {
-      ...uncut,
+      ...plain,
       name: 'Tabard, lower edge',
       on: 'canvas tabard',
       clothId: 'cloth-canvas',
@@ -121,7 +112,7 @@ export const blindEdges: readonly DemoEdge[] = [
   {
     id: 'edge-veil',
     edge: {
-      ...uncut,
+      ...plain,
       name: 'Veil, front edge',
       on: 'sheer veil',
       clothId: 'cloth-veil',
@@ -154,7 +145,7 @@ export const otherEdges: readonly OtherEdge[] = [
   {
     id: 'edge-collar',
     edge: {
-      ...uncut,
+      ...plain,
       purpose: 'opening',
       name: 'Lantern-bearer’s tunic, neck',
       on: 'ponte tunic',
@@ -177,7 +168,7 @@ export const otherEdges: readonly OtherEdge[] = [
   {
     id: 'edge-trousers',
     edge: {
-      ...uncut,
+      ...plain,
       pair: 'pair',
       name: 'Stilt trousers, leg',
       on: 'denim trousers',
@@ -200,7 +191,7 @@ export const otherEdges: readonly OtherEdge[] = [
   {
     id: 'edge-flounce',
     edge: {
-      ...uncut,
+      ...plain,
       pair: 'pair',
       name: 'Moth sleeve, flounce',
       on: 'veil sleeve',
@@ -220,7 +211,7 @@ export const otherEdges: readonly OtherEdge[] = [
   {
     id: 'edge-apron',
     edge: {
-      ...uncut,
+      ...plain,
       purpose: 'allowance',
       name: 'Fire-keeper’s apron, pocket edge',
       on: 'linen apron',
@@ -240,7 +231,7 @@ export const otherEdges: readonly OtherEdge[] = [
   {
     id: 'edge-lining',
     edge: {
-      ...uncut,
+      ...plain,
       purpose: 'allowance',
       name: 'Lantern-bearer’s tunic, side seam allowances',
       on: 'ponte tunic, inside',

@@ -1,5 +1,5 @@
-import { RadioGroup } from 'radix-ui';
-import { useId, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
+import { RadioRow } from './radio-row';
 
 interface PictureChoiceProps<T extends string> {
   readonly label: string;
@@ -17,30 +17,24 @@ interface PictureChoiceProps<T extends string> {
 /** One of a few things, each with a small picture; the chosen one says what it is. */
 export function PictureChoice<T extends string>(props: PictureChoiceProps<T>) {
   const { label, value, options, onChange } = props;
-  const id = useId();
   const about = options.find((option) => option.value === value)?.about;
   return (
     <div>
-      <p id={id} className="mb-1 text-sm text-soft">
-        {label}
-      </p>
-      <RadioGroup.Root
-        aria-labelledby={id}
+      <RadioRow
+        label={label}
         value={value}
-        onValueChange={(next) => onChange(next as T)}
-        className="grid auto-cols-fr grid-flow-col gap-1.5"
-      >
-        {options.map((option) => (
-          <RadioGroup.Item
-            key={option.value}
-            value={option.value}
-            className="flex min-h-11 flex-col items-center rounded-[3px] border border-seam bg-slip px-1 pt-1 pb-0.5 text-sm data-[state=checked]:border-2 data-[state=checked]:border-pencil data-[state=checked]:bg-pencil-wash data-[state=checked]:font-bold"
-          >
-            <span className="block h-9 w-full">{option.picture}</span>
-            <span className="leading-tight">{option.label}</span>
-          </RadioGroup.Item>
-        ))}
-      </RadioGroup.Root>
+        options={options.map((option) => ({
+          value: option.value,
+          shown: (
+            <>
+              <span className="block h-9 w-full">{option.picture}</span>
+              <span className="leading-tight">{option.label}</span>
+            </>
+          ),
+        }))}
+        itemClass="flex flex-col items-center px-1 pt-1 pb-0.5 text-sm data-[state=checked]:font-bold"
+        onChange={onChange}
+      />
       {about && <p className="pt-0.5 text-sm text-soft">{about}</p>}
     </div>
   );

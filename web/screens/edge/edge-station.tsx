@@ -10,14 +10,13 @@ import { change } from '../../app/records';
 import { useLengths } from '../../app/lengths-context';
 import { servesPurpose } from '../../../core/finish/nature';
 import { takesField } from '../../../core/finish/fold-request';
-import { isClosed, type EdgeShape } from '../../../core/edge/shape';
+import { isClosed } from '../../../core/edge/shape';
 import { LengthField } from '../../controls/length-field';
 import { NumberField } from '../../controls/number-field';
-import { SelectField } from '../../controls/select-field';
 import { TextField } from '../../controls/text-field';
 import { EdgePlan } from '../../pictures/edge-plan';
-import { shapeOptions } from '../../words/shapes';
 import { PurposeQuestion, StateQuestions } from '../edge-asked/edge-questions';
+import { ShapeAndLength } from '../edge-asked/shape-and-length';
 import { AlongPanel } from './along-panel';
 import type { Bench } from './bench';
 import { CrossingList } from './crossing-list';
@@ -135,20 +134,7 @@ export function EdgeSlip({ bench }: { bench: Bench }) {
       <StateQuestions edge={edge} onChange={set} asksDepth={!ownDepth} />
       <TextField label="Name" value={edge.name} onCommit={(name) => set({ name })} />
       <TextField label="It is on" value={edge.on} onCommit={(on) => set({ on })} />
-      <SelectField
-        label="Shape"
-        value={edge.shape}
-        options={shapeOptions}
-        onChange={(shape) => set({ shape: shape as EdgeShape, joined: null })}
-      />
-      <LengthField
-        label="Length along the edge"
-        value={edge.lengthMm}
-        refuse={(mm) =>
-          mm >= 10 && mm <= 100_000 ? null : 'An edge is between 1 cm and 100 m long.'
-        }
-        onCommit={(mm) => mm !== null && set({ lengthMm: mm })}
-      />
+      <ShapeAndLength shape={edge.shape} lengthMm={edge.lengthMm} onChange={set} />
       <LengthField
         label="Radius of its tightest curve"
         value={edge.minRadiusMm}

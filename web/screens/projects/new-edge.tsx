@@ -2,16 +2,15 @@ import { Plus } from 'lucide-react';
 import { Suspense, lazy, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { joinIssues } from '../../../core/edge/edge-issues';
-import type { EdgeShape } from '../../../core/edge/shape';
+import { uncut } from '../../../core/edge/state';
 import { ApiError } from '../../app/api';
 import { useCreate, useList } from '../../app/records';
 import { Button } from '../../controls/button';
 import { FormDialog } from '../../controls/form-dialog';
-import { LengthField } from '../../controls/length-field';
 import { SelectField } from '../../controls/select-field';
 import { FormField } from '../../controls/text-field';
-import { shapeOptions } from '../../words/shapes';
 import { PurposeQuestion, StateQuestions, type AskedEdge } from '../edge-asked/edge-questions';
+import { ShapeAndLength } from '../edge-asked/shape-and-length';
 
 // The forms' package is loaded when a cloth is to be put on the shelf from here.
 const NewCloth = lazy(async () => ({ default: (await import('../cloths/new-cloth')).NewCloth }));
@@ -27,13 +26,7 @@ const blank: Draft = {
   name: '',
   on: '',
   clothId: '',
-  purpose: 'hem',
-  oldHem: null,
-  joined: null,
-  pair: 'alone',
-  depthMm: null,
-  secondEdge: null,
-  seamAllowanceMm: null,
+  ...uncut,
   shape: 'straight',
   turnDegrees: null,
   lengthMm: null,
@@ -137,20 +130,7 @@ export function NewEdge(props: {
         </div>
         <Trouble text={tried ? missing.cloth : undefined} />
         <div className="grid gap-3 sm:grid-cols-2">
-          <SelectField
-            label="Shape"
-            value={draft.shape}
-            options={shapeOptions}
-            onChange={(shape) => set({ shape: shape as EdgeShape, joined: null })}
-          />
-          <LengthField
-            label="Length along the edge"
-            value={draft.lengthMm}
-            refuse={(mm) =>
-              mm >= 10 && mm <= 100_000 ? null : 'An edge is between 1 cm and 100 m long.'
-            }
-            onCommit={(lengthMm) => set({ lengthMm })}
-          />
+          <ShapeAndLength shape={draft.shape} lengthMm={draft.lengthMm} onChange={set} />
         </div>
         <Trouble text={tried ? missing.length : undefined} />
         <StateQuestions edge={draft} onChange={set} />

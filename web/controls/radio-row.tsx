@@ -1,0 +1,40 @@
+import { RadioGroup } from 'radix-ui';
+import { useId, type ReactNode } from 'react';
+
+interface RadioRowProps<T extends string> {
+  readonly label: string;
+  readonly value: T;
+  readonly options: readonly { readonly value: T; readonly shown: ReactNode }[];
+  /** How one of them is laid out; how the chosen one looks is the same everywhere. */
+  readonly itemClass: string;
+  onChange(value: T): void;
+}
+
+/** One of a few, side by side and all in sight. */
+export function RadioRow<T extends string>(props: RadioRowProps<T>) {
+  const { label, value, options, itemClass, onChange } = props;
+  const id = useId();
+  return (
+    <>
+      <p id={id} className="mb-1 text-sm text-soft">
+        {label}
+      </p>
+      <RadioGroup.Root
+        aria-labelledby={id}
+        value={value}
+        onValueChange={(next) => onChange(next as T)}
+        className="grid auto-cols-fr grid-flow-col gap-1.5"
+      >
+        {options.map((option) => (
+          <RadioGroup.Item
+            key={option.value}
+            value={option.value}
+            className={`min-h-11 rounded-[3px] border border-seam bg-slip data-[state=checked]:border-2 data-[state=checked]:border-pencil data-[state=checked]:bg-pencil-wash ${itemClass}`}
+          >
+            {option.shown}
+          </RadioGroup.Item>
+        ))}
+      </RadioGroup.Root>
+    </>
+  );
+}
