@@ -1,5 +1,4 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { useLayoutEffect, useMemo } from 'react';
 import { finishById } from '../../../core/finish/catalogue';
 import type { Finish } from '../../../core/finish/finish';
 import type { FinishMargin } from '../../../core/finish/finish-margin';
@@ -7,17 +6,12 @@ import type { FoldPlan } from '../../../core/finish/fold-plan';
 import type { SewingPlan } from '../../../core/finish/sewing-plan';
 import type { WorkRequest } from '../../../core/finish/work';
 import { Impossible, type Issue } from '../../../core/impossible';
-import { dialField, type Dial, type DialSettings } from '../../../core/kit/dial-steps';
+import type { Dial, DialSettings } from '../../../core/kit/dial-steps';
 import type { SetUp } from '../../../core/margin/set-up';
 import { foldPlanOf } from '../../../core/plan/fold-plan';
-import { judge, type Judgement } from '../../../core/plan/judge';
+import type { Judgement } from '../../../core/plan/judge';
 import type { Carried } from '../../../core/plan/carried';
-import {
-  learnedBeliefs,
-  type Learned,
-  type Lesson,
-  type SewnSample,
-} from '../../../core/plan/learn-plan';
+import { learnedBeliefs, type Learned, type Lesson } from '../../../core/plan/learn-plan';
 import { sameForLearning } from '../../../core/plan/same-set-up';
 import { setUpOf } from '../../../core/plan/set-up-of';
 import { wholePlan } from '../../../core/plan/whole-plan';
@@ -31,12 +25,11 @@ import type {
 } from '../../../contract/records';
 import type { WorkedBefore } from '../../../contract/book';
 import { useList, useRecord } from '../../app/records';
-import { changePlan, propose } from './plan-change';
+import { propose } from './plan-change';
 import { footOn, sewingPlanOf, workRequestOf } from './plan-of-records';
 import { useProposal } from './use-proposal';
-import { solver } from '../../workers/solver';
-import type { Outcome } from '../../workers/solver-tasks';
-import { useWorked } from './use-worked';
+import { useLessons } from './use-lessons';
+import { useTurning } from './use-turning';
 
 /** A plan with a finish. */
 export type TakenPlan = PlanRecord & { readonly finish: string };
@@ -86,22 +79,6 @@ export interface Bench {
   /** Turns several at once; while `dragging` they are shown and not yet kept. */
   readonly moveTo: (patch: Partial<DialSettings>, dragging?: boolean) => void;
 }
-
-/** The counted samples of attempts, as the lesson takes them. */
-export function samplesOf(attempts: readonly AttemptRecord[]): SewnSample[] {
-  return attempts.flatMap(({ settings, counts }) =>
-    settings ? counts.map((counted) => ({ settings, ...counted })) : [],
-  );
-}
-
-/** What was learned, as far as it tells one lesson from another. */
-export function taught(learned: Learned): readonly number[] {
-  return Object.values(learned).flatMap(({ shiftMm, sigmaMm }) => [shiftMm, sigmaMm]);
-}
-
-/** Nothing is carried over; one object, so that nothing is worked out anew for it. */
-const nothingCarried: Carried = {};
-const nothingLearned: Learned = {};
 
 /** What the page shows while it can't show the bench. */
 export type BenchState =
@@ -162,52 +139,25 @@ export function useEdgeBench(edgeId: string): BenchState {
         : null,
     [edge.data, chosenText, cloth, machine, foot, finish],
   );
-  const planText = useMemo(() => JSON.stringify(plan), [plan]);
   const pooled = useMemo(
     () => (plan ? (attempts.data ?? []).filter(({ setUp }) => sameForLearning(setUp, plan)) : []),
     [attempts.data, plan],
   );
-  // A plan that was once for another finish may hold counts that say nothing about this one.
-  const samples = useMemo(() => {
-    const known = Object.keys(margin?.words.checks ?? {});
-    return samplesOf(pooled).filter(({ check }) => known.includes(check));
-  }, [pooled, margin]);
-
-  const workedQuery = useWorked(record, plan);
-  const worked = workedQuery.data ?? null;
-  const carried = (record?.carryOver && worked?.carried) || nothingCarried;
   const acceptedShare = (preferences.data?.acceptedPercent ?? 2) / 100;
-  const teaches = samples.length > 0 || Object.keys(carried).length > 0;
-  const lessonQuery = useQuery({
-    queryKey: ['lesson', finish?.id, planText, samples, carried, acceptedShare],
-    queryFn: async (): Promise<Outcome<{ learned: Learned; lesson: Lesson | null }>> =>
-      solver.lesson(finish?.id ?? '', plan as SewingPlan, samples, carried, acceptedShare),
-    enabled: Boolean(margin && plan && teaches),
-    staleTime: Infinity,
-    networkMode: 'always',
-  });
-  const taughtHere = teaches && lessonQuery.data?.ok ? lessonQuery.data.value : null;
-  const lesson = taughtHere?.lesson ?? null;
-  const learned = taughtHere?.learned ?? nothingLearned;
-  const solveQuery = useQuery({
-    queryKey: ['solve', finish?.id, planText, taught(learned)],
-    queryFn: async (): Promise<Outcome<{ settings: DialSettings }>> =>
-      solver.solve(finish?.id ?? '', plan as SewingPlan, learned),
-    enabled:
-      Boolean(margin && plan) &&
-      (!teaches || !lessonQuery.isLoading) &&
-      !(record?.carryOver && workedQuery.isLoading),
-    staleTime: Infinity,
-    networkMode: 'always',
-    placeholderData: keepPreviousData,
-  });
-  const solved = margin && solveQuery.data?.ok ? solveQuery.data.value.settings : null;
+  const { solved, solveIssues, lesson, learned, worked, carried, busy } = useLessons(
+    { record, finish, margin, plan, pooled },
+    acceptedShare,
+  );
 
+  const use = useMemo(
+    () => ({ purpose: edge.data?.purpose, oldHem: edge.data?.oldHem }),
+    [edge.data?.purpose, edge.data?.oldHem],
+  );
   const [set, issues] = useMemo((): [SetUp | null, readonly Issue[]] => {
     if (!finish || !plan) return [null, []];
     try {
       if (!margin) {
-        foldPlanOf(finish, { wish: plan.fold, cloth: plan.cloth });
+        foldPlanOf(finish, { wish: plan.fold, cloth: plan.cloth, edge: use });
         return [null, []];
       }
       return [setUpOf(finish, plan, learnedBeliefs(learned)), []];
@@ -215,42 +165,10 @@ export function useEdgeBench(edgeId: string): BenchState {
       if (error instanceof Impossible) return [null, error.issues];
       throw error;
     }
-  }, [finish, margin, plan, learned]);
+  }, [finish, margin, plan, learned, use]);
 
-  const kept = record?.settings ?? null;
-  // Dials under a finger that drags them, or turned into metal, are shown but not kept, until what
-  // they were turned from changes.
-  const standing = record
-    ? JSON.stringify([record.id, record.machineId, record.footId, record.settings])
-    : '';
-  const [held, setHeld] = useState<{ settings: DialSettings; from: string } | null>(null);
-  const turned = held?.from === standing ? held.settings : null;
-  const dials = margin && (turned ?? kept ?? solved);
-  const judgement = useMemo(() => (set && dials ? judge(set, dials) : null), [set, dials]);
+  const { dials, judgement, turn, moveTo } = useTurning(record, set, solved, margin !== null);
 
-  const latest = useRef<{ planId: string; set: SetUp; dials: DialSettings; standing: string }>(
-    null,
-  );
-  useLayoutEffect(() => {
-    latest.current = record && set && dials ? { planId: record.id, set, dials, standing } : null;
-  });
-  // Always the same function, so that a dial that did not move need not be drawn again.
-  const moveTo = useCallback((patch: Partial<DialSettings>, dragging = false) => {
-    if (!latest.current) return;
-    const { planId, set: now, dials: from, standing: onTopOf } = latest.current;
-    const next = { ...from, ...patch };
-    if (dragging || judge(now, next).blocked) setHeld({ settings: next, from: onTopOf });
-    else {
-      setHeld(null);
-      changePlan(planId, { settings: next });
-    }
-  }, []);
-  const turn = useCallback((dial: Dial, mm: number) => moveTo({ [dialField[dial]]: mm }), [moveTo]);
-
-  const use = useMemo(
-    () => ({ purpose: edge.data?.purpose, oldHem: edge.data?.oldHem }),
-    [edge.data?.purpose, edge.data?.oldHem],
-  );
   const folds = useMemo(() => {
     if (!finish || !plan) return null;
     const sewn = judgement
@@ -277,7 +195,6 @@ export function useEdgeBench(edgeId: string): BenchState {
   if (!edge.data || !record || !cloth || !machine || !foot || !finish || !plan || !request) {
     return error ? { state: 'failed', error } : { state: 'loading' };
   }
-  const solveIssues = solveQuery.data?.ok === false ? solveQuery.data.issues : [];
   return {
     state: 'ready',
     bench: {
@@ -294,10 +211,10 @@ export function useEdgeBench(edgeId: string): BenchState {
       plan,
       request,
       folds,
-      issues: issues.length > 0 ? issues : kept || !margin ? [] : solveIssues,
+      issues: issues.length > 0 ? issues : record.settings || !margin ? [] : solveIssues,
       set,
       solved,
-      busy: solveQuery.isFetching || lessonQuery.isFetching || workedQuery.isLoading,
+      busy,
       dials,
       judgement,
       lesson,

@@ -9,7 +9,8 @@ import { dialName } from '../../words/dials';
 import { latestOnly } from '../../workers/latest';
 import { solver } from '../../workers/solver';
 import type { Outcome } from '../../workers/solver-tasks';
-import { taught, type Bench } from './bench';
+import type { Bench } from './bench';
+import { taught } from './use-lessons';
 
 // The charts' package is loaded when somebody looks at one.
 const DialChart = lazy(async () => ({

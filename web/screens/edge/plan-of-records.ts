@@ -1,4 +1,5 @@
 import type {
+  AttemptRecord,
   ClothRecord,
   EdgeRecord,
   FootRecord,
@@ -11,10 +12,11 @@ import type { SewingPlan } from '../../../core/finish/sewing-plan';
 import type { WorkRequest } from '../../../core/finish/work';
 import { footUnder, ownFootOf } from '../../../core/kit/own-foot';
 import { workAids } from '../../../core/plan/aids';
+import type { SewnSample } from '../../../core/plan/learn-plan';
 import { chosenWays } from '../../../core/plan/work';
 import { thickestTimes } from '../../../core/seam/crossing';
 
-/** What is stored, as the sums take it. */
+/** What is stored of a plan, as the sums take it. */
 export function sewingPlanOf(
   edge: EdgeRecord,
   record: PlanRecord,
@@ -78,4 +80,11 @@ export function workRequestOf(
     machineKind: plan.machine.kind,
     schools: chosenWays(finish, plan.fold.variant, record.schools, defaults),
   };
+}
+
+/** The counted samples of attempts, as the lesson takes them. */
+export function samplesOf(attempts: readonly AttemptRecord[]): SewnSample[] {
+  return attempts.flatMap(({ settings, counts }) =>
+    settings ? counts.map((counted) => ({ settings, ...counted })) : [],
+  );
 }

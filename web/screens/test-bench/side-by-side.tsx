@@ -16,7 +16,8 @@ import { symptomName } from '../../words/symptoms';
 import { verdictWords } from '../../words/verdicts';
 import { solver } from '../../workers/solver';
 import type { Outcome } from '../../workers/solver-tasks';
-import { samplesOf, type Bench } from '../edge/bench';
+import type { Bench } from '../edge/bench';
+import { samplesOf } from '../edge/plan-of-records';
 import { comparedWithBefore, comparisonWords } from './compare';
 
 /** One face of a strip, px. */
