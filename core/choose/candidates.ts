@@ -1,11 +1,9 @@
-import { purposes } from '../edge/purpose';
+import { narrowTurnMm } from '../edge/flare';
 import type { Finish } from '../finish/finish';
 import { completed, takesField, type FoldWish } from '../finish/fold-request';
 import { foldTroubles, wishForVariant } from '../plan/fold-plan';
 import { purposeOf, type ChooseRequest } from './request';
 
-/** A turned edge is tried this narrow beside its own depth, mm. Starting guess. */
-const narrowMm = 6;
 /** Thicker cloth does not fold so narrow, mm. Starting guess. */
 const thickestNarrowMm = 0.35;
 
@@ -25,7 +23,7 @@ function depthsOf(finish: Finish, variant: string, { edge, kit, cloth }: ChooseR
   }
   if (edge.depthMm !== null) return [edge.depthMm];
   if (finish.needs(variant).feet.includes('wide-hemmer')) return scrolls(kit, 'wide-hemmer');
-  const narrow = Math.max(narrowMm, rule.leastMm);
+  const narrow = Math.max(narrowTurnMm, rule.leastMm);
   const folds = cloth.thicknessMm <= thickestNarrowMm;
   const own = rule.startMm ?? narrow;
   // What a head passes through is turned narrow: a deep turn does not lie round it.
@@ -52,7 +50,7 @@ export function candidateWishes(
       : [];
   const kept = finish.nature(variant).keepsOldHem && edge.oldHem ? edge.oldHem.depthMm : null;
   const joined =
-    finish.nature(variant).purposes.every((purpose) => purpose === purposes[3]) ||
+    finish.nature(variant).purposes.every((purpose) => purpose === 'seam') ||
     purposeOf(edge) === 'seam'
       ? (edge.seamAllowanceMm ?? null)
       : null;

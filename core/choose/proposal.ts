@@ -1,4 +1,3 @@
-import { purposes } from '../edge/purpose';
 import type { Finish } from '../finish/finish';
 import { servesPurpose } from '../finish/nature';
 import type { FoldWish } from '../finish/fold-request';
@@ -7,7 +6,7 @@ import { usualStitch } from '../plan/usual-stitch';
 import type { Stitch } from '../stitch/stitch';
 import type { Considered } from './consider';
 import type { Ranking } from './score';
-import type { ChooseRequest } from './request';
+import { purposeOf, type ChooseRequest } from './request';
 
 /** What a plan would be with a finish taken for it. */
 export interface Proposal {
@@ -63,7 +62,7 @@ export function firstProposal(
 ): Proposal | null {
   const [first] = ranked;
   if (first) return proposed(first);
-  const purpose = request.edge.purpose ?? purposes[0];
+  const purpose = purposeOf(request.edge);
   const nearest = [...ruledOut]
     .filter(({ finishId, variant }) => {
       const nature = catalogue.find(({ id }) => id === finishId)?.nature(variant);

@@ -10,6 +10,7 @@ import { ownFootOf } from '../kit/own-foot';
 import { solve } from '../margin/solve';
 import { workAids } from '../plan/aids';
 import { judge } from '../plan/judge';
+import { usualPickMm } from '../plan/new-plan';
 import { ruleSpreads, setUpOf } from '../plan/set-up-of';
 import type { Stitch } from '../stitch/stitch';
 import { purposeOf, type ChooseRequest, type DrawerFoot } from './request';
@@ -19,8 +20,6 @@ import type { Reached } from './weigh-kit';
 const coarseMm = 0.5;
 /** An adjustable guide is tried at about so many places. */
 const guidePlaces = 12;
-/** The longest thread one accepts on the right side, mm. */
-const usualPickMm = 1;
 
 function coarseGuide(guide: Guide): Guide {
   if ('atMm' in guide) return guide;

@@ -1,4 +1,5 @@
 import type { Cloth } from '../cloth/cloth';
+import { narrowTurnMm } from '../edge/flare';
 import type { Purpose } from '../edge/purpose';
 import type { Nature } from '../finish/nature';
 import { pressedShare } from '../fold/stack';
@@ -6,8 +7,6 @@ import { adds, fact, noMatter, type Weighed } from './contribution';
 
 // All points and limits here are starting guesses from craft practice, docs/formulas.md “Choosing”.
 
-/** A hem this narrow is a roll, mm. */
-const narrowMm = 6;
 /** From this grade on layers slide on one another while they are sewn. */
 const slipperyGrade = 2;
 /** Cloth lighter than this shows how many layers lie in its edge, g/m². */
@@ -26,7 +25,7 @@ export function weighRoll(
   { worked, closeStitch }: Nature,
   finishedDepthMm: number,
 ): Weighed {
-  const rolled = (worked.includes('scroll') || closeStitch) && finishedDepthMm <= narrowMm;
+  const rolled = (worked.includes('scroll') || closeStitch) && finishedDepthMm <= narrowTurnMm;
   if (!rolled || weightGsm <= lightGsm) return noMatter;
   return adds(
     -Math.min(14, (weightGsm - lightGsm) / 8),
@@ -87,7 +86,7 @@ export function weighSlip(
   // Two edges that are to be joined lie free on one another, however they are joined.
   const layers = Math.max(purpose === 'seam' ? 2 : 1, nature.freeLayers);
   const free = layers - 1;
-  const wide = nature.worked.includes('turned') && depthMm > narrowMm;
+  const wide = nature.worked.includes('turned') && depthMm > narrowTurnMm;
   const points = -(3.3 * slip * Math.sqrt(free) + (wide ? 2.5 * slip : 0));
   if (points === 0) return noMatter;
   const values = { layers, depthMm, slip };

@@ -16,7 +16,7 @@ export interface NewPlan {
 }
 
 /** The longest thread one accepts on the right side in a matching colour, mm. Starting guess. */
-const usualPickMm = 1;
+export const usualPickMm = 1;
 
 /**
  * What a new edge starts with: no finish, since what the edge is for decides that, and a needle by

@@ -7,7 +7,7 @@ import { Refusal, parseBody } from '../http/refusal';
 import { gaugePdf } from '../print/gauge-pdf';
 import { gaugeSheet } from '../print/gauge-sheet';
 import { gaugeSvg } from '../print/gauge-svg';
-import { knownFinish, planDraftOf, propertiesOf } from '../store/sewing-plan';
+import { planDraftOf, propertiesOf, takenFinish } from '../store/sewing-plan';
 import type { Store } from '../store/store';
 
 const pages = Object.keys(pageSizesMm) as [PageSize, ...PageSize[]];
@@ -25,10 +25,7 @@ export function printRoutes(store: Store, fontFile: string): Router {
     }
     const { page } = parseBody(query, { ...request.query });
     const draft = planDraftOf(await store.find('plans', id));
-    if (draft.finish === null) {
-      throw new Refusal(409, 'no-finish', 'No finish is taken for this edge yet: take one first.');
-    }
-    const finish = knownFinish(draft.finish);
+    const finish = takenFinish(draft);
     const edge = await store.find('edges', draft.edgeId);
     const cloth = propertiesOf(await store.find('cloths', String(edge['clothId'])));
     const marks = gaugeMarks(foldPlanOf(finish, { wish: draft.fold, cloth }));

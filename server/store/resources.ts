@@ -21,7 +21,14 @@ import { Refusal } from '../http/refusal';
 import { checkPatched, recordAttempt, unpinOthers } from './attempts';
 import { createEdge } from './edges';
 import type { Row } from './journal';
-import { assemble, knownFinish, planDraftOf, pointedAt, refuseBlocked } from './sewing-plan';
+import {
+  assemble,
+  knownFinish,
+  noFinishYet,
+  planDraftOf,
+  pointedAt,
+  refuseBlocked,
+} from './sewing-plan';
 import { singular, type Change } from './store';
 
 /** How one kind of record is checked, written and shown. The routes know nothing else of it. */
@@ -89,12 +96,7 @@ async function refuseBeforeTaken(
     (field) => patched.includes(field) && plan[field as 'settings'] !== null,
   );
   if (waiting.length === 0) return;
-  throw new Impossible(
-    waiting.map((path) => ({
-      path,
-      message: 'No finish is taken for this edge yet: take one, and this can be set.',
-    })),
-  );
+  throw new Impossible(waiting.map((path) => ({ path, message: noFinishYet })));
 }
 
 /** @throws Impossible at what contradicts what the edge is for */

@@ -63,6 +63,15 @@ export function knownFinish(id: string): Finish {
   ]);
 }
 
+/** What every plan without a finish is told. */
+export const noFinishYet = 'No finish is taken for this edge yet: take one first.';
+
+/** The finish that a plan has taken. @throws Refusal 409 while it has none */
+export function takenFinish({ finish }: Pick<PlanDraft, 'finish'>): Finish {
+  if (finish !== null) return knownFinish(finish);
+  throw new Refusal(409, 'no-finish', noFinishYet, [{ path: 'finish', message: noFinishYet }]);
+}
+
 /**
  * Puts a stored plan and the records it points at together into what the sums take.
  *
@@ -70,11 +79,7 @@ export function knownFinish(id: string): Finish {
  *   does not fit
  */
 export async function assemble(change: Change, draft: PlanDraft): Promise<AssembledPlan> {
-  if (draft.finish === null) {
-    const message = 'No finish is taken for this edge yet: take one first.';
-    throw new Refusal(409, 'no-finish', message, [{ path: 'finish', message }]);
-  }
-  const finish = knownFinish(draft.finish);
+  const finish = takenFinish(draft);
   const edge = draftOf(edgeDraft, await pointedAt(change, 'edges', draft.edgeId, 'edgeId'));
   const cloth = await pointedAt(change, 'cloths', edge.clothId, 'clothId');
   const machine = draftOf(

@@ -5,6 +5,7 @@ import { change } from '../../app/records';
 import type { Bench } from './bench';
 import type { Option } from './looked-at';
 import { takingOf } from './use-proposal';
+import { kitOf } from './what-if';
 
 /**
  * Plans a finish for the edge, with the machine, foot and ways it was found best with; its dials
@@ -20,15 +21,7 @@ export function takeFinish(
 ): void {
   const { record, plan } = bench;
   const { variant, ...lengths } = wish;
-  const request = {
-    cloth: plan.cloth,
-    kit: {
-      machines: kit.machines.map(({ specs }) => specs),
-      feet: kit.feet.map(({ kind, channelMm, stripMm, specs }) => ({
-        ...{ kind, channelMm, stripMm, specs },
-      })),
-    },
-  };
+  const request = { cloth: plan.cloth, kit: kitOf(kit.machines, kit.feet) };
   const proposal = ranked
     ? { ...proposed(ranked), fold: wish }
     : proposedAnyway(finish, variant, lengths, request);

@@ -28,6 +28,21 @@ export const withoutOne = (id: string) => minus + id;
 
 type Facts = Omit<ChooseRequest, 'wishes' | 'kit'>;
 
+type Drawn = Pick<FootRecord, 'kind' | 'channelMm' | 'stripMm'> & {
+  readonly specs: ChooseRequest['kit']['feet'][number]['specs'];
+};
+
+/** A foot as choosing sees it. */
+const asDrawn = ({ kind, channelMm, stripMm, specs }: Drawn) => ({
+  ...{ kind, channelMm, stripMm, specs },
+});
+
+/** The kit as choosing sees it. */
+export const kitOf = (machines: readonly MachineRecord[], feet: readonly FootRecord[]) => ({
+  machines: machines.map(({ specs }) => specs),
+  feet: feet.map(asDrawn),
+});
+
 /** What a ranking is worked out from, with one fact or more changed. */
 export function requestWith(
   facts: Facts,
@@ -54,10 +69,7 @@ export function requestWith(
       feet: [
         ...feet.filter(({ id }) => withoutOne(id) !== foot),
         ...(moreFoot ? [moreFoot] : []),
-      ].map(({ kind: footKind, channelMm, stripMm, specs }) => ({
-        ...{ kind: footKind, channelMm, stripMm },
-        specs,
-      })),
+      ].map(asDrawn),
     },
   };
 }
