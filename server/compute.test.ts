@@ -73,7 +73,7 @@ describe('the compute API', () => {
     for (const { fromRawEdgeMm, action, measuredFrom } of body.marks) {
       expect(fromRawEdgeMm).toBeGreaterThan(0);
       expect(['press', 'temporary', 'stitch', 'cut']).toContain(action);
-      expect(['raw-edge', 'old-stitching', 'first-seam']).toContain(measuredFrom);
+      expect(['raw-edge', 'seam-line', 'first-seam']).toContain(measuredFrom);
     }
   });
 

@@ -1,4 +1,4 @@
-import type { Fact } from '../finish/fact';
+import type { Fact } from '../fact';
 import type { FoldPlan } from '../finish/fold-plan';
 import type { Nature } from '../finish/nature';
 import { stretchyPercent } from '../plan/usual-stitch';

@@ -1,4 +1,4 @@
-import type { Fact } from '../finish/fact';
+import type { Fact } from '../fact';
 import type { KitGap } from '../plan/kit-gaps';
 
 /** What one thing adds to a score, or takes from it. A score is the sum of its contributions. */

@@ -1,15 +1,10 @@
-import type { Fact } from '../finish/fact';
+import type { Fact } from '../fact';
+import { plainFill } from '../plain-fill';
 import type { KitGap } from '../plan/kit-gaps';
 
 /** A fact as a sentence in millimetres, for those who have no unit of their own: scripts. */
 export function plainText({ text = '', about, values }: Fact): string {
-  if (text === '') return about;
-  return text.replace(/\{(\w+)(:fine)?\}/g, (_, name: string) => {
-    const value = values[name];
-    if (typeof value !== 'number') return String(value ?? '');
-    const rounded = String(Math.round(value * 100) / 100);
-    return name.endsWith('Mm') ? `${rounded} mm` : rounded;
-  });
+  return text === '' ? about : plainFill(text, values);
 }
 
 /** What would have to be in the kit, in plain words. */

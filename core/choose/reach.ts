@@ -2,7 +2,7 @@ import type { Finish } from '../finish/finish';
 import type { FoldWish } from '../finish/fold-request';
 import type { SewingPlan } from '../finish/sewing-plan';
 import { Impossible } from '../impossible';
-import { defaultGuideStepMm, type Guide } from '../kit/foot';
+import { defaultGuideStepMm, everyRide, type Guide } from '../kit/foot';
 import { misfitOf } from '../kit/foot-fit';
 import type { Machine } from '../kit/machine';
 import { startingNeedle } from '../kit/needle';
@@ -55,11 +55,12 @@ export type SolvedChances = Map<string, number | null>;
 /** The best setting's chance; null where none clears the metal. */
 function chanceOfPlan(finish: Finish, plan: SewingPlan, known: SolvedChances): number | null {
   const set = setUpOf(finish, plan);
-  const { slotMm, guide } = plan.foot;
+  const { slotMm, besideMm, guide } = plan.foot;
   const key = JSON.stringify([
     set.checks,
     ruleSpreads(finish, plan),
     slotMm,
+    besideMm,
     guide,
     set.stitch,
     set.machine,
@@ -112,13 +113,16 @@ export function reachOn(
   if (!first) return null;
   if (!finish.margin(wish.variant)) return { reached: 'not worked out', foot: first.place };
   let best: ReachedWith = { reached: 'nothing clears', foot: first.place };
-  for (const { foot, place } of candidates) {
+  const rides = candidates.flatMap(({ foot, place }) =>
+    everyRide(foot.specs).map((ride) => ({ foot, place, ride })),
+  );
+  for (const { foot, place, ride } of rides) {
     const plan: SewingPlan = {
       cloth,
       edge: { lengthMm: edge.lengthMm, minRadiusMm: edge.minRadiusMm, purpose: purposeOf(edge) },
       fold: wish,
       machine: coarse(machine),
-      foot: { ...foot.specs, guide: coarseGuide(foot.specs.guide) },
+      foot: { ...ride, guide: coarseGuide(ride.guide) },
       stitch,
       needleSize: startingNeedle(cloth.weightGsm).size,
       pickMm: usualPickMm,

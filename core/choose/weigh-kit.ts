@@ -1,4 +1,5 @@
 import { adds, fact, noMatter, rulesOut, type Weighed } from './contribution';
+import { leastChance } from '../margin/least-chance';
 import type { Passage } from '../seam/passage';
 
 // All points here are starting guesses from craft practice, docs/formulas.md “Choosing”.
@@ -6,8 +7,6 @@ import type { Passage } from '../seam/passage';
 /** What a kit reaches with a finish: a chance, nothing at all, or a finish nobody worked one out for. */
 export type Reached = number | 'nothing clears' | 'not worked out' | 'not sewn';
 
-/** A chance below this is no setting. */
-export const leastChance = 0.01;
 /** What the last sound stitch in a hundred is worth, in points a whole. */
 const pointsForChance = 40;
 

@@ -1,4 +1,5 @@
-import { Impossible, type Issue } from '../impossible';
+import type { Values } from '../fact';
+import { Impossible, refusal, type Issue } from '../impossible';
 import type { ClothProperty, Construction, Grade, MeasuredCloth } from './cloth';
 import { densityKgPerM3, typicalHand } from './guesses';
 
@@ -55,40 +56,49 @@ export function slipGrade(slipDegrees: number): Grade {
 
 function contradictions(tests: HomeTests): Issue[] {
   const issues: Issue[] = [];
-  const refuse = (path: keyof HomeTests, message: string) => issues.push({ path, message });
+  const refuse = (path: keyof HomeTests, code: string, text: string, values: Values = {}) =>
+    issues.push(refusal(path, code, text, values));
   if (given(tests.stackHeightMm) !== given(tests.stackLayers)) {
     refuse(
       given(tests.stackHeightMm) ? 'stackLayers' : 'stackHeightMm',
+      'half-a-stack',
       'A stack needs both its height and its number of layers.',
     );
   }
   if (given(tests.stackLayers) && tests.stackLayers < fewestLayers) {
     refuse(
       'stackLayers',
-      `${tests.stackLayers} layers are too few to measure; stack at least ${fewestLayers}.`,
+      'too-few-layers',
+      '{layers} layers are too few to measure; stack at least {fewest}.',
+      { layers: tests.stackLayers, fewest: fewestLayers },
     );
   }
   const { restMm, pulledMm, afterMm } = tests;
   if (given(restMm) !== given(pulledMm)) {
     refuse(
       given(restMm) ? 'pulledMm' : 'restMm',
+      'half-a-pull',
       'A pull test needs both the resting and the pulled length.',
     );
   }
   if (given(restMm) && given(pulledMm) && pulledMm < restMm) {
     refuse(
       'pulledMm',
-      `Pulled to ${pulledMm} mm is shorter than the ${restMm} mm at rest; it should be at least ${restMm} mm.`,
+      'pulled-shorter',
+      'Pulled to {pulledMm} is shorter than the {restMm} at rest; it should be at least {restMm}.',
+      { pulledMm, restMm },
     );
   }
   if (given(afterMm) && given(pulledMm) && afterMm > pulledMm) {
     refuse(
       'afterMm',
-      `${afterMm} mm after letting go is longer than the ${pulledMm} mm it was pulled to.`,
+      'after-longer',
+      '{afterMm} after letting go is longer than the {pulledMm} it was pulled to.',
+      { afterMm, pulledMm },
     );
   }
   if (given(afterMm) && !given(pulledMm)) {
-    refuse('pulledMm', 'Recovery needs the resting and the pulled length too.');
+    refuse('pulledMm', 'half-a-pull', 'Recovery needs the resting and the pulled length too.');
   }
   return issues;
 }

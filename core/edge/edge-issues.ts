@@ -1,4 +1,4 @@
-import type { Issue } from '../impossible';
+import { refusal, type Issue } from '../impossible';
 import type { EdgeUse } from './edge';
 
 /** What the rules below look at. */
@@ -21,24 +21,35 @@ export function edgeIssues({ purpose, oldHem, lengthMm, depthMm }: JudgedEdge): 
   const issues: Issue[] = [];
   const what = purpose === 'seam' ? 'A seam' : 'An allowance';
   if (isInside(purpose) && depthMm !== null) {
-    issues.push({
-      path: 'depthMm',
-      message: `${what} has no hem depth, and ${depthMm} mm was given; leave it out, or make the edge a hem or an opening.`,
-    });
+    issues.push(
+      refusal(
+        'depthMm',
+        'depth-inside',
+        `${what} has no hem depth, and {depthMm} was given; leave it out, or make the edge a hem or an opening.`,
+        { depthMm },
+      ),
+    );
   }
   if (isInside(purpose) && oldHem) {
-    issues.push({
-      path: 'oldHem',
-      message: `${what} has no old hem; leave it out, or make the edge a hem or an opening.`,
-    });
+    issues.push(
+      refusal(
+        'oldHem',
+        'old-hem-inside',
+        `${what} has no old hem; leave it out, or make the edge a hem or an opening.`,
+      ),
+    );
   }
   // Laid flat, a leg is half as wide as it is round; no hem turns up further than that.
   const mostMm = lengthMm / 2;
   if (!isInside(purpose) && oldHem && oldHem.depthMm > mostMm) {
-    issues.push({
-      path: 'oldHem.depthMm',
-      message: `An old hem ${oldHem.depthMm} mm deep is deeper than the leg: an edge of ${lengthMm} mm lies ${mostMm} mm wide; it can be up to ${mostMm} mm.`,
-    });
+    issues.push(
+      refusal(
+        'oldHem.depthMm',
+        'old-hem-too-deep',
+        'An old hem {oldDepthMm} deep is deeper than the leg: an edge of {lengthMm} lies {mostMm} wide; it can be up to {mostMm}.',
+        { oldDepthMm: oldHem.depthMm, lengthMm, mostMm },
+      ),
+    );
   }
   return issues;
 }
@@ -53,26 +64,30 @@ export function joinIssues(
   return [
     ...(seam && !named
       ? [
-          {
-            path: 'secondEdge',
-            message: 'A seam joins two edges: name the second one, such as “back, side”.',
-          },
+          refusal(
+            'secondEdge',
+            'no-second-edge',
+            'A seam joins two edges: name the second one, such as “back, side”.',
+          ),
         ]
       : []),
     ...(seam && seamAllowanceMm === null
       ? [
-          {
-            path: 'seamAllowanceMm',
-            message: 'A seam needs its allowance, from 3 to 60 mm; 15 mm is usual.',
-          },
+          refusal(
+            'seamAllowanceMm',
+            'no-allowance',
+            'A seam needs its allowance, from {leastMm} to {mostMm}; {usualMm} is usual.',
+            { leastMm: 3, mostMm: 60, usualMm: 15 },
+          ),
         ]
       : []),
     ...(!seam && named
       ? [
-          {
-            path: 'secondEdge',
-            message: 'Only a seam has a second edge; leave it out, or make the edge a seam.',
-          },
+          refusal(
+            'secondEdge',
+            'second-edge-of-no-seam',
+            'Only a seam has a second edge; leave it out, or make the edge a seam.',
+          ),
         ]
       : []),
   ];

@@ -1,6 +1,7 @@
 import { foldedStrip, placeOf } from '../fold/layer';
 import { mark } from '../fold/mark';
 import { stackMm } from '../fold/stack';
+import { refusal } from '../impossible';
 import type { Finish } from './finish';
 import type { FoldPlan } from './fold-plan';
 import type { WorkRequest, WorkStep } from './work';
@@ -236,10 +237,12 @@ export const blindHem: Finish = {
     return [
       ...(extension > depth
         ? [
-            {
-              path: 'extensionMm',
-              message: `An extension of ${extension} mm is wider than the hem of ${depth} mm; it can be up to ${depth} mm.`,
-            },
+            refusal(
+              'extensionMm',
+              'wider-than-hem',
+              'An extension of {extensionMm} is wider than the hem of {depthMm}; it can be up to {depthMm}.',
+              { extensionMm: extension, depthMm: depth },
+            ),
           ]
         : []),
       ...(wish.variant === 'enclosed' ? turnWiderThanHem(wish) : []),

@@ -1,10 +1,10 @@
 import { foldedStrip, layersAt } from '../fold/layer';
 import { stackAtMm } from '../fold/stack';
-import type { Issue } from '../impossible';
+import { refusal, type Issue } from '../impossible';
 import type { Finish } from './finish';
 import type { FoldPlan } from './fold-plan';
 import type { StartingValue } from './work';
-import type { Reasoned } from './fact';
+import type { Reasoned } from '../fact';
 import type { FoldRequest } from './fold-request';
 import type { SewingPlan } from './sewing-plan';
 import { boundStack, stitchFromFrontMm, stripOf } from './parts/binding';
@@ -38,18 +38,27 @@ function contradictions({ wish }: FoldRequest): Issue[] {
   const [width, turn] = [wish.depthMm ?? 0, wish.turnMm ?? 0];
   if (wish.variant === 'satin' && width < turn) {
     return [
-      {
-        path: 'depthMm',
-        message: `A satin binding of ${width} mm is narrower than its own turn of ${turn} mm; ${turn} mm or wider would fit.`,
-      },
+      refusal(
+        'depthMm',
+        'narrower-than-turn',
+        'A satin binding of {widthMm} is narrower than its own turn of {turnMm}; {turnMm} or wider would fit.',
+        { widthMm: width, turnMm: turn },
+      ),
     ];
   }
   if (width < narrowestMm) {
     return [
-      {
-        path: 'depthMm',
-        message: `A binding of ${width} mm leaves ${width / 2} mm for the stitch, and the needle needs ${nearestToFoldMm + needleRadiusMm} mm to hold it; ${narrowestMm} mm or wider would fit.`,
-      },
+      refusal(
+        'depthMm',
+        'too-narrow-to-hold',
+        'A binding of {widthMm} leaves {halfMm} for the stitch, and the needle needs {neededMm} to hold it; {narrowestMm} or wider would fit.',
+        {
+          widthMm: width,
+          halfMm: width / 2,
+          neededMm: nearestToFoldMm + needleRadiusMm,
+          narrowestMm,
+        },
+      ),
     ];
   }
   return [];

@@ -3,7 +3,7 @@ import { layersAt, placeOf, plateausOf } from '../fold/layer';
 import { sectionOf, type Point } from '../fold/section';
 import { schoolsFor } from '../plan/work';
 import { catalogue, finishById } from './catalogue';
-import type { Fact, Values } from './fact';
+import type { Fact, Values } from '../fact';
 import { families } from './finish';
 import { cautionIds } from './work';
 import {

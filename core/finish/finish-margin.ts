@@ -1,6 +1,6 @@
 import type { Check, DriftSource } from '../margin/check';
 import type { MarginSettings } from '../margin/set-up';
-import type { Fact, Reasoned } from './fact';
+import type { Fact, Reasoned } from '../fact';
 import type { SewingPlan } from './sewing-plan';
 
 /** A region of cloth under the foot, by its distance from the reference edge. */

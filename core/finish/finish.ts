@@ -1,5 +1,5 @@
 import type { Issue } from '../impossible';
-import type { Fact } from './fact';
+import type { Fact } from '../fact';
 import type { FinishMargin } from './finish-margin';
 import type { FoldPlan } from './fold-plan';
 import type { FoldFieldRules, FoldRequest } from './fold-request';

@@ -1,4 +1,4 @@
-import type { Issue } from '../impossible';
+import { refusal, type Issue } from '../impossible';
 import type { Cloth } from '../cloth/cloth';
 import type { EdgeUse } from '../edge/edge';
 
@@ -75,17 +75,32 @@ function fieldIssue(
   field: FoldField,
   rule: FoldFieldRule | undefined,
   wish: FoldWish,
-): string | null {
+): Issue | null {
   const value = wish[field] ?? null;
-  if (!rule) return value === null ? null : `${finishId} has no use for ${field}; leave it out.`;
-  const range = `${rule.leastMm} to ${rule.mostMm} mm`;
+  if (!rule) {
+    return value === null
+      ? null
+      : refusal(field, 'no-use', `${finishId} has no use for ${field}; leave it out.`);
+  }
+  const { leastMm, mostMm } = rule;
   if (value === null) {
     return rule.neededBy.includes(wish.variant)
-      ? `${field} is needed: ${rule.name.toLowerCase()}, from ${range}.`
+      ? refusal(
+          field,
+          'needed',
+          `${field} is needed: ${rule.name.toLowerCase()}, from {leastMm} to {mostMm}.`,
+          { leastMm, mostMm },
+        )
       : null;
   }
-  const allowed = value >= rule.leastMm && value <= rule.mostMm;
-  return allowed ? null : `${rule.name}: ${value} mm is out of range; it can be ${range}.`;
+  return value >= leastMm && value <= mostMm
+    ? null
+    : refusal(
+        field,
+        'out-of-range',
+        `${rule.name}: {givenMm} is out of range; it can be {leastMm} to {mostMm}.`,
+        { givenMm: value, leastMm, mostMm },
+      );
 }
 
 /**
@@ -97,12 +112,18 @@ function fieldIssue(
 export function foldIssues({ id, variants, fields }: Foldable, wish: FoldWish): Issue[] {
   const ids = variants.map((variant) => variant.id);
   if (!ids.includes(wish.variant)) {
-    const message = `“${wish.variant}” is not a variant of ${id}; it has ${ids.join(', ')}.`;
-    return [{ path: 'variant', message }];
+    const text = '“{variant}” is not a variant of {finish}; it has {variants}.';
+    return [
+      refusal('variant', 'no-such-variant', text, {
+        variant: wish.variant,
+        finish: id,
+        variants: ids.join(', '),
+      }),
+    ];
   }
   return foldFields.flatMap((field): Issue[] => {
-    const message = fieldIssue(id, field, fields[field], wish);
-    return message === null ? [] : [{ path: field, message }];
+    const issue = fieldIssue(id, field, fields[field], wish);
+    return issue === null ? [] : [issue];
   });
 }
 

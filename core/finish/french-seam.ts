@@ -1,5 +1,6 @@
 import type { Layer } from '../fold/layer';
 import { stackMm } from '../fold/stack';
+import { refusal } from '../impossible';
 import type { Finish } from './finish';
 import type { FoldPlan } from './fold-plan';
 import type { WorkRequest, WorkStep } from './work';
@@ -170,16 +171,23 @@ export const frenchSeam: Finish = {
     const [total, second] = [wish.seamAllowanceMm ?? 0, wish.secondPassMm ?? 0];
     const most = total - 2 * thicknessMm - nearestFirstSeamMm;
     if (second <= most) return [];
-    const round = (mm: number) => Math.round(mm * 100) / 100;
     const fits =
       most >= 2.5
-        ? `a second pass up to ${round(most)} mm would fit`
-        : `an allowance of ${round(second + 2 * thicknessMm + nearestFirstSeamMm)} mm would fit`;
+        ? 'a second pass up to {mostMm} would fit'
+        : 'an allowance of {neededMm} would fit';
     return [
-      {
-        path: 'secondPassMm',
-        message: `A second pass of ${second} mm and the cloth’s turn of ${round(2 * thicknessMm)} mm leave no first pass in an allowance of ${total} mm; ${fits}.`,
-      },
+      refusal(
+        'secondPassMm',
+        'no-first-pass',
+        `A second pass of {secondMm} and the cloth’s turn of {turnMm:fine} leave no first pass in an allowance of {totalMm}; ${fits}.`,
+        {
+          secondMm: second,
+          turnMm: 2 * thicknessMm,
+          totalMm: total,
+          mostMm: most,
+          neededMm: second + 2 * thicknessMm + nearestFirstSeamMm,
+        },
+      ),
     ];
   },
   folds,

@@ -8,7 +8,7 @@ test('the tuck fold is half of what is taken off, from the old stitching', () =>
   const plan = foldsOf(keptHem, { variant: 'seams', shortenMm: 24 });
   expect(plan.allowanceMm).toBe(0);
   expect(plan.marks).toEqual([
-    { id: 'tuck-fold', name: 'Tuck fold', atMm: 12, action: 'press', from: 'old-stitching' },
+    { id: 'tuck-fold', name: 'Tuck fold', atMm: 12, action: 'press', from: 'seam-line' },
   ]);
   expect(plan.layersAtStitch).toBe(2);
   expect(plan.trim).toEqual({ needed: false, leaveMm: 12, cutAwayMm: 0 });

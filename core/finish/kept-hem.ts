@@ -1,6 +1,7 @@
 import type { Fold } from '../fold/flat-fold';
 import { cutOut, foldedStrip, placeOf } from '../fold/layer';
 import { crossingLayers, stackMm } from '../fold/stack';
+import { refusal } from '../impossible';
 import type { Finish } from './finish';
 import type { FoldPlan, TrimPlan } from './fold-plan';
 import type { WorkRequest, WorkStep } from './work';
@@ -59,7 +60,7 @@ function folds({ wish, cloth: { thicknessMm } }: FoldRequest): FoldPlan {
   return {
     allowanceMm: 0,
     marks: [
-      { id: 'tuck-fold', name: 'Tuck fold', atMm: tuck, action: 'press', from: 'old-stitching' },
+      { id: 'tuck-fold', name: 'Tuck fold', atMm: tuck, action: 'press', from: 'seam-line' },
     ],
     layersAtStitch: 2,
     layersUnderNeedle: 2,
@@ -241,10 +242,17 @@ export const keptHem: Finish = {
     const tuck = (shortenMm ?? 0) / 2;
     if (tuck >= shallowestTuckMm) return [];
     return [
-      {
-        path: 'shortenMm',
-        message: `Shortening by ${shortenMm ?? 0} mm makes a tuck of ${tuck} mm, and a tuck holds from ${shallowestTuckMm} mm; shorten by ${2 * shallowestTuckMm} mm or more.`,
-      },
+      refusal(
+        'shortenMm',
+        'tuck-too-shallow',
+        'Shortening by {shortenMm} makes a tuck of {tuckMm}, and a tuck holds from {leastTuckMm}; shorten by {leastMm} or more.',
+        {
+          shortenMm: shortenMm ?? 0,
+          tuckMm: tuck,
+          leastTuckMm: shallowestTuckMm,
+          leastMm: 2 * shallowestTuckMm,
+        },
+      ),
     ];
   },
   folds,

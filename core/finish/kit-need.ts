@@ -1,7 +1,7 @@
 import type { FootKind } from '../kit/foot-kind';
 import type { MachineKind } from '../kit/machine';
 import type { Pattern } from '../stitch/stitch';
-import type { Fact } from './fact';
+import type { Fact } from '../fact';
 
 /** What one pass of the work takes; each list is of alternatives. */
 export interface PassNeed {

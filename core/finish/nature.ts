@@ -1,6 +1,6 @@
 import type { Grade } from '../cloth/cloth';
 import type { Purpose } from '../edge/purpose';
-import type { Fact } from './fact';
+import type { Fact } from '../fact';
 
 /** How good something is at an aim, 0 to 1, and what makes it so. Starting guesses. */
 export interface Rated {

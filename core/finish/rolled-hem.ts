@@ -1,6 +1,6 @@
 import { mark } from '../fold/mark';
 import { stackMm } from '../fold/stack';
-import type { Fact, Reasoned } from './fact';
+import type { Fact, Reasoned } from '../fact';
 import type { Finish } from './finish';
 import type { FinishMargin } from './finish-margin';
 import type { FoldPlan } from './fold-plan';

@@ -1,5 +1,5 @@
 import type { Cloth } from '../cloth/cloth';
-import type { Fact } from './fact';
+import type { Fact } from '../fact';
 import type { PassNeed } from './kit-need';
 
 /** One of the answers to a question on which practitioners differ. */

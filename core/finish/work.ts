@@ -3,7 +3,7 @@ import type { OldHem } from '../edge/state';
 import type { Purpose } from '../edge/purpose';
 import type { FootKind } from '../kit/foot-kind';
 import type { MachineKind } from '../kit/machine';
-import type { Reasoned, Values } from './fact';
+import type { Reasoned, Values } from '../fact';
 import type { FoldWish } from './fold-request';
 import type { Edge } from './sewing-plan';
 

@@ -3,7 +3,7 @@ export const markActions = ['press', 'temporary', 'stitch', 'cut'] as const;
 export type MarkAction = (typeof markActions)[number];
 
 /** What a mark is measured from: most often the raw edge, sometimes a line sewn before. */
-export const markOrigins = ['raw-edge', 'old-stitching', 'first-seam'] as const;
+export const markOrigins = ['raw-edge', 'seam-line', 'first-seam'] as const;
 export type MarkOrigin = (typeof markOrigins)[number];
 
 /** A line across the cloth. */

@@ -1,5 +1,5 @@
 import { needleAirMm } from '../stitch/clearance';
-import type { Foot } from './foot';
+import { openingsOf, type Foot } from './foot';
 import type { FootKind } from './foot-kind';
 import type { Machine, MachineKind } from './machine';
 import { needleRadiusMm } from './needle';
@@ -43,11 +43,13 @@ export function misfitOf(machine: Holder, foot: Held): Misfit | null {
  */
 export function swingRoomMm(
   machine: Pick<Machine, 'maxWidthMm' | 'plateHoleMm'>,
-  { slotMm }: Pick<Foot, 'slotMm'>,
+  foot: Pick<Foot, 'slotMm' | 'besideMm'>,
   needleSize: number,
 ): number {
   const kept = needleRadiusMm(needleSize) + needleAirMm;
-  const ends = [slotMm, machine.plateHoleMm ?? slotMm];
-  const half = Math.min(...ends.flatMap(([left, right]) => [-left, right])) - kept;
-  return Math.max(0, Math.min(machine.maxWidthMm, 2 * half));
+  const plate = machine.plateHoleMm ?? [-Infinity, Infinity];
+  const halves = openingsOf(foot).map(
+    ([left, right]) => Math.min(-left, right, -plate[0], plate[1]) - kept,
+  );
+  return Math.max(0, Math.min(machine.maxWidthMm, 2 * Math.max(...halves)));
 }

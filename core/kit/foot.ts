@@ -12,15 +12,56 @@ export type Guide =
   | { readonly atMm: number }
   | { readonly rangeMm: IntervalMm; readonly stepMm?: number | undefined };
 
-/** What the sums need to know of a presser foot. */
-export interface Foot {
-  /** The opening the needle passes through, left and right end. */
-  readonly slotMm: IntervalMm;
+/** One of the places on or beside a foot along which an edge can be led. */
+export interface FootReference {
+  /** What people call it: “right inner toe edge”. */
+  readonly name: string;
   readonly guidance: Guidance;
   readonly guide: Guide;
+}
+
+/** What the sums need to know of a presser foot. */
+export interface Foot {
+  /** The opening the needle passes through, left and right end; null for a foot without one. */
+  readonly slotMm: IntervalMm | null;
+  /** What a foot without a slot takes up itself: the needle passes on either side of it. */
+  readonly besideMm?: IntervalMm | null | undefined;
+  /** What the edge rides along, and where: one of {@link references} where there are several. */
+  readonly guidance: Guidance;
+  readonly guide: Guide;
+  /** Everything an edge can be led along; nothing else when left out. */
+  readonly references?: readonly FootReference[] | null | undefined;
+  /** The name of the one it rides; none where nobody named any. */
+  readonly reference?: string | null | undefined;
   /** How it is held; it goes on any machine when nobody said. */
   readonly shank?: Shank | null | undefined;
 }
 
 /** Starting guess: the finest move one makes by hand with an adjustable guide, mm. */
 export const defaultGuideStepMm = 0.25;
+
+/** The openings that a foot leaves the needle: its slot, or what lies on either side of it. */
+export function openingsOf({ slotMm, besideMm }: Pick<Foot, 'slotMm' | 'besideMm'>): IntervalMm[] {
+  if (slotMm) return [slotMm];
+  if (!besideMm) return [[-Infinity, Infinity]];
+  return [
+    [-Infinity, besideMm[0]],
+    [besideMm[1], Infinity],
+  ];
+}
+
+/** A foot as it is led along one of its references. */
+export const ledAlong = (foot: Foot, { name, guidance, guide }: FootReference): Foot => ({
+  ...foot,
+  guidance,
+  guide,
+  reference: name,
+});
+
+/** A foot led along each of its references in turn; as it is where it names none. */
+export function everyRide(foot: Foot): Foot[] {
+  const { references } = foot;
+  return references && references.length > 0
+    ? references.map((reference) => ledAlong(foot, reference))
+    : [foot];
+}

@@ -1,5 +1,5 @@
 import { needleMayGo } from '../stitch/clearance';
-import { Impossible } from '../impossible';
+import { Impossible, refusal } from '../impossible';
 import { costFunction, type CostOf } from './cost';
 import { dialSpace, type MarginSettings, type SetUp } from './set-up';
 
@@ -32,8 +32,14 @@ export function marginMap(set: SetUp, guideMm: number | null): MarginMap {
   const { width, needlePosition, guide } = dialSpace(set);
   const cells = width.length * needlePosition.length;
   if (cells > mostMapCells) {
-    const message = `A map of ${cells.toLocaleString('en')} cells is more than anyone can aim at; at most ${mostMapCells.toLocaleString('en')} are drawn. Give the steps the machine really has.`;
-    throw new Impossible([{ path: 'machine.widthStepMm', message }]);
+    throw new Impossible([
+      refusal(
+        'machine.widthStepMm',
+        'too-many-cells',
+        'A map of {cells} cells is more than anyone can aim at; at most {most} are drawn. Give the steps the machine really has.',
+        { cells: cells.toLocaleString('en'), most: mostMapCells.toLocaleString('en') },
+      ),
+    ]);
   }
   const guides = guideMm === null ? guide : [guideMm];
   const mayGo = needleMayGo(set.stitch, set.foot, set.machine, set.needleSize);

@@ -1,4 +1,4 @@
-import { Impossible } from '../impossible';
+import { Impossible, refusal } from '../impossible';
 import {
   dialPositions,
   dialTravel,
@@ -53,10 +53,15 @@ export function dialSpace(
   const total = counts.reduce((product, count) => product * count, 1);
   if (total > mostSettings) {
     throw new Impossible([
-      {
-        path: 'machine.widthStepMm',
-        message: `These steps make ${Math.round(total).toLocaleString('en')} settings; at most ${mostSettings.toLocaleString('en')} are searched. Give the steps the machine really has.`,
-      },
+      refusal(
+        'machine.widthStepMm',
+        'too-many-settings',
+        'These steps make {settings} settings; at most {most} are searched. Give the steps the machine really has.',
+        {
+          settings: Math.round(total).toLocaleString('en'),
+          most: mostSettings.toLocaleString('en'),
+        },
+      ),
     ]);
   }
   const [width, needlePosition, guide] = travels.map(dialPositions);

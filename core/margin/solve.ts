@@ -1,4 +1,4 @@
-import { Impossible } from '../impossible';
+import { Impossible, refusal } from '../impossible';
 import { needleRadiusMm } from '../kit/needle';
 import { needleAirMm, needleMayGo } from '../stitch/clearance';
 import { costFunction } from './cost';
@@ -7,8 +7,8 @@ import { dialSpace, type MarginSettings, type SetUp } from './set-up';
 /** Settings whose costs differ by no more than this are taken as equally good. */
 export const tieWithin = 0.002;
 
-/** True when a is to be preferred over b among equally good settings. */
-function tidier(a: MarginSettings & { cost: number }, b: MarginSettings & { cost: number }) {
+/** Below 0 when a is to be preferred over b among equally good settings. */
+export function tidier(a: Costed, b: Costed) {
   return (
     Math.abs(a.needlePositionMm) - Math.abs(b.needlePositionMm) ||
     a.widthMm - b.widthMm ||
@@ -25,6 +25,19 @@ function tidier(a: MarginSettings & { cost: number }, b: MarginSettings & { cost
  * @throws Impossible when no setting clears the foot and the plate
  */
 export function solve(set: SetUp): MarginSettings {
+  const { widthMm, needlePositionMm, guideMm } = solved(set);
+  return { widthMm, needlePositionMm, guideMm };
+}
+
+/** A setting with what it is expected to cost. */
+export type Costed = MarginSettings & { readonly cost: number };
+
+/**
+ * The same with its cost, for whoever has several set-ups to choose from.
+ *
+ * @throws Impossible when no setting clears the foot and the plate
+ */
+export function solved(set: SetUp): Costed {
   const space = dialSpace(set);
   const mayGo = needleMayGo(set.stitch, set.foot, set.machine, set.needleSize);
   const costOf = costFunction(set.checks, set.beliefs, set.faultWeights);
@@ -49,7 +62,7 @@ export function solve(set: SetUp): MarginSettings {
   }
   if (least === Infinity) throw nothingClears(set);
 
-  let best: (MarginSettings & { cost: number }) | null = null;
+  let best: Costed | null = null;
   i = 0;
   for (const needlePositionMm of space.needlePosition) {
     for (const widthMm of space.width) {
@@ -63,21 +76,21 @@ export function solve(set: SetUp): MarginSettings {
       }
     }
   }
-  const { widthMm, needlePositionMm, guideMm } = best ?? {
-    widthMm: 0,
-    needlePositionMm: 0,
-    guideMm: 0,
-  };
-  return { widthMm, needlePositionMm, guideMm };
+  return best ?? { widthMm: 0, needlePositionMm: 0, guideMm: 0, cost: least };
 }
 
 function nothingClears(set: SetUp): Impossible {
-  const [left, right] = set.foot.slotMm;
   const keepMm = needleRadiusMm(set.needleSize) + needleAirMm;
+  const { slotMm, besideMm } = set.foot;
+  const [fromMm, toMm] = slotMm ?? besideMm ?? [0, 0];
   return new Impossible([
-    {
-      path: 'foot.slotMm',
-      message: `No setting of this machine clears the foot: its slot runs from ${left} to ${right} mm and a size ${set.needleSize} needle needs ${keepMm.toFixed(2)} mm on either side of every hole.`,
-    },
+    refusal(
+      slotMm ? 'foot.slotMm' : 'foot.besideMm',
+      'nothing-clears',
+      slotMm
+        ? 'No setting of this machine clears the foot: its slot runs from {fromMm} to {toMm} and a size {size} needle needs {keepMm:fine} on either side of every hole.'
+        : 'No setting of this machine clears the foot, which stands from {fromMm} to {toMm}: a size {size} needle needs {keepMm:fine} beside it.',
+      { fromMm, toMm, size: set.needleSize, keepMm },
+    ),
   ]);
 }

@@ -1,5 +1,5 @@
 import type { SewingPlan } from '../finish/sewing-plan';
-import type { Issue } from '../impossible';
+import { refusal, type Issue } from '../impossible';
 import { dialField, dialTravel, type Dial, type DialSettings } from '../kit/dial-steps';
 
 const dials: readonly (readonly [Dial, string])[] = [
@@ -23,9 +23,14 @@ export function dialIssues(
     const { fromMm, toMm } = dialTravel(dial, machine, foot.guide);
     const mm = settings[field];
     if (mm >= fromMm - 1e-6 && mm <= toMm + 1e-6) return [];
-    const range = toMm > fromMm ? `from ${fromMm} to ${toMm} mm` : `${fromMm} mm and nothing else`;
+    const range = toMm > fromMm ? 'from {fromMm:fine} to {toMm:fine}' : '{fromMm:fine} and nothing else';
     return [
-      { path: field, message: `${name}: ${mm} mm is past what there is; it can be ${range}.` },
+      refusal(
+        field,
+        'past-the-dial',
+        `${name}: {givenMm:fine} is past what there is; it can be ${range}.`,
+        { givenMm: mm, fromMm, toMm },
+      ),
     ];
   });
 }

@@ -9,8 +9,8 @@ export function gaugeMarks({ marks, feedMm, strip, trim, allowanceMm }: FoldPlan
   const cutFirst =
     allowanceMm < 0 && trim ? [mark('cut-off', 'Cut off first', trim.cutAwayMm, 'cut')] : [];
   const kept =
-    trim?.needed && marks.some(({ from }) => from === 'old-stitching')
-      ? [{ ...mark('leave', 'Trim to', trim.leaveMm, 'cut'), from: 'old-stitching' as const }]
+    trim?.needed && marks.some(({ from }) => from === 'seam-line')
+      ? [{ ...mark('leave', 'Trim to', trim.leaveMm, 'cut'), from: 'seam-line' as const }]
       : [];
   const fed =
     feedMm === undefined || marks.length > 0 ? [] : [mark('feed', 'Feed', feedMm, 'press')];

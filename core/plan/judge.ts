@@ -1,4 +1,4 @@
-import type { Fact } from '../finish/fact';
+import type { Fact } from '../fact';
 import type { SewingPlan } from '../finish/sewing-plan';
 import type { DialSettings } from '../kit/dial-steps';
 import { beliefFor } from '../margin/belief';

@@ -1,4 +1,4 @@
-import type { Fact } from '../finish/fact';
+import type { Fact } from '../fact';
 import type { Finish } from '../finish/finish';
 import type { FoldWish } from '../finish/fold-request';
 import type { PassNeed } from '../finish/kit-need';

@@ -68,9 +68,9 @@ function sampleIssues(finish: Finish, plan: SewingPlan, samples: readonly SewnSa
     .checks(plan)
     .map(({ name }) => name);
   return samples.flatMap(({ check, n, short, over, settings }, i): Issue[] => {
-    const issues: Issue[] = dialIssues(plan, settings).map(({ path, message }) => ({
-      path: `samples.${i}.settings.${path}`,
-      message,
+    const issues: Issue[] = dialIssues(plan, settings).map((issue) => ({
+      ...issue,
+      path: `samples.${i}.settings.${issue.path}`,
     }));
     if (!names.includes(check)) {
       issues.push({

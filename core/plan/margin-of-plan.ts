@@ -1,4 +1,4 @@
-import { Impossible } from '../impossible';
+import { Impossible, refusal } from '../impossible';
 import type { Finish } from '../finish/finish';
 import type { FinishMargin } from '../finish/finish-margin';
 
@@ -10,6 +10,12 @@ import type { FinishMargin } from '../finish/finish-margin';
 export function marginOfPlan(finish: Finish, variant: string): FinishMargin {
   const margin = finish.margin(variant);
   if (margin) return margin;
-  const message = `The dials of ${finish.id}, ${variant}, are not solved for a margin; it has starting values only.`;
-  throw new Impossible([{ path: 'finish', message }]);
+  throw new Impossible([
+    refusal(
+      'finish',
+      'no-margin',
+      'The dials of {finish}, {variant}, are not solved for a margin; it has starting values only.',
+      { finish: finish.id, variant },
+    ),
+  ]);
 }

@@ -1,4 +1,4 @@
-import { Impossible, type Issue } from '../impossible';
+import { Impossible, refusal, type Issue } from '../impossible';
 import type { Finish } from '../finish/finish';
 import type { SewingPlan } from '../finish/sewing-plan';
 import type { Beliefs, DriftBelief } from '../margin/belief';
@@ -19,23 +19,32 @@ function kitIssues(finish: Finish, plan: SewingPlan): Issue[] {
   const issues: Issue[] = [];
   const { machineKinds, patterns } = finish.needs(plan.fold.variant);
   if (!machineKinds.includes(plan.machine.kind)) {
-    issues.push({
-      path: 'machine.kind',
-      message: `${finish.id} is sewn on a ${machineKinds.join(' or ')} machine, not on a ${plan.machine.kind} one.`,
-    });
+    issues.push(
+      refusal(
+        'machine.kind',
+        'other-machine',
+        '{finish} is sewn on a {kinds} machine, not on a {kind} one.',
+        { finish: finish.id, kinds: machineKinds.join(' or '), kind: plan.machine.kind },
+      ),
+    );
   }
   if (!patterns.includes(plan.stitch.pattern)) {
-    issues.push({
-      path: 'stitch.pattern',
-      message: `${finish.id} is sewn with ${patterns.join(' or ')}, not with ${plan.stitch.pattern}.`,
-    });
+    issues.push(
+      refusal('stitch.pattern', 'other-stitch', '{finish} is sewn with {patterns}, not with {pattern}.', {
+        finish: finish.id,
+        patterns: patterns.join(' or '),
+        pattern: plan.stitch.pattern,
+      }),
+    );
   }
   const has = patternsOf(plan.machine);
   if (issues.length === 0 && !has.includes(plan.stitch.pattern)) {
-    issues.push({
-      path: 'stitch.pattern',
-      message: `This machine has no ${plan.stitch.pattern} stitch; it has ${has.join(', ') || 'none of its kind'}.`,
-    });
+    issues.push(
+      refusal('stitch.pattern', 'no-such-stitch', 'This machine has no {pattern} stitch; it has {has}.', {
+        pattern: plan.stitch.pattern,
+        has: has.join(', ') || 'none of its kind',
+      }),
+    );
   }
   return [...issues, ...footIssues(plan)];
 }
@@ -52,12 +61,14 @@ function twinIssues({ foot, machine, needleSize, stitch }: SewingPlan): Issue[] 
     if (!opening) return [];
     const mostMm = opening[1] - opening[0] - 2 * (needleRadiusMm(needleSize) + needleAirMm);
     if (gapMm <= mostMm + 1e-9) return [];
-    const fits = mostMm > 0 ? `a gap up to ${mostMm.toFixed(2)} mm would fit` : 'none would fit';
+    const fits = mostMm > 0 ? 'a gap up to {mostMm:fine} would fit' : 'none would fit';
     return [
-      {
-        path: 'stitch.twinGapMm',
-        message: `A twin needle of ${gapMm} mm is too wide for ${name}, ${(opening[1] - opening[0]).toFixed(2)} mm; ${fits}.`,
-      },
+      refusal(
+        'stitch.twinGapMm',
+        'twin-too-wide',
+        `A twin needle of {gapMm:fine} is too wide for ${name}, {openingMm:fine}; ${fits}.`,
+        { gapMm, openingMm: opening[1] - opening[0], mostMm },
+      ),
     ];
   });
 }
@@ -65,14 +76,16 @@ function twinIssues({ foot, machine, needleSize, stitch }: SewingPlan): Issue[] 
 /** A foot whose opening no needle of this size can pass. */
 function footIssues(plan: SewingPlan): Issue[] {
   const { foot, needleSize } = plan;
-  const [left, right] = foot.slotMm;
+  const [left, right] = foot.slotMm ?? [-Infinity, Infinity];
   const leastMm = 2 * (needleRadiusMm(needleSize) + needleAirMm);
   if (right - left >= leastMm - 1e-9) return twinIssues(plan);
   return [
-    {
-      path: 'foot.slotMm',
-      message: `A slot of ${(right - left).toFixed(2)} mm is too narrow for a size ${needleSize} needle; it needs ${leastMm.toFixed(2)} mm, from ${left} to ${right} mm there is less.`,
-    },
+    refusal(
+      'foot.slotMm',
+      'slot-too-narrow',
+      'A slot of {slotMm:fine} is too narrow for a size {size} needle; it needs {leastMm:fine}, from {leftMm:fine} to {rightMm:fine} there is less.',
+      { slotMm: right - left, size: needleSize, leastMm, leftMm: left, rightMm: right },
+    ),
   ];
 }
 

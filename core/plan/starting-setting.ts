@@ -2,8 +2,12 @@ import type { Finish } from '../finish/finish';
 import type { SewingPlan } from '../finish/sewing-plan';
 import { dialTravel, snapToDial, type DialSettings } from '../kit/dial-steps';
 import type { SetUp } from '../margin/set-up';
+import { Impossible } from '../impossible';
+import { leastChance } from '../margin/least-chance';
 import { solve } from '../margin/solve';
 import { lengthDialMm } from '../stitch/pitch';
+import { hopelessIssue } from './better-by';
+import { judge } from './judge';
 import { marginOfPlan } from './margin-of-plan';
 import { wholePlan } from './whole-plan';
 
@@ -17,8 +21,12 @@ export function startingLengthMm(finish: Finish, plan: SewingPlan): number {
 /**
  * The setting to sew first: the solved dials and the ruled length.
  *
- * @throws Impossible when nothing clears the foot
+ * @throws Impossible when nothing clears the foot, and when the best there is has a chance under
+ *   {@link leastChance}, with the one change that would help
  */
 export function startingSetting(finish: Finish, plan: SewingPlan, set: SetUp): DialSettings {
-  return { ...solve(set), lengthMm: startingLengthMm(finish, plan) };
+  const settings = { ...solve(set), lengthMm: startingLengthMm(finish, plan) };
+  const { chance } = judge(set, settings);
+  if (chance < leastChance) throw new Impossible([hopelessIssue(finish, plan, chance)]);
+  return settings;
 }

@@ -1,5 +1,5 @@
 import { crossingLayers } from '../fold/stack';
-import type { Issue } from '../impossible';
+import { refusal, type Issue } from '../impossible';
 
 /** How a seam that crosses an edge can be made. */
 export const crossingKinds = ['open', 'oneSide', 'felled', 'french'] as const;
@@ -43,16 +43,24 @@ export function crossingIssues({ lengthMm, closed, crossings }: CrossedEdge): Is
   return crossings.flatMap(({ atMm, widthMm }, i): Issue[] => {
     const issues: Issue[] = [];
     if (atMm < 0 || atMm > lengthMm) {
-      issues.push({
-        path: `crossings.${i}.atMm`,
-        message: `A crossing at ${atMm} mm is off the edge; it can be at 0 to ${lengthMm} mm.`,
-      });
+      issues.push(
+        refusal(
+          `crossings.${i}.atMm`,
+          'off-the-edge',
+          'A crossing at {atMm} is off the edge; it can be at 0 to {lengthMm}.',
+          { atMm, lengthMm },
+        ),
+      );
     }
     if (widthMm > lengthMm) {
-      issues.push({
-        path: `crossings.${i}.widthMm`,
-        message: `A crossing ${widthMm} mm wide is longer than the ${closed ? 'round' : 'edge'} of ${lengthMm} mm.`,
-      });
+      issues.push(
+        refusal(
+          `crossings.${i}.widthMm`,
+          'longer-than-edge',
+          `A crossing {widthMm} wide is longer than the ${closed ? 'round' : 'edge'} of {lengthMm}.`,
+          { widthMm, lengthMm },
+        ),
+      );
     }
     return issues;
   });

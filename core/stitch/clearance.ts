@@ -1,5 +1,5 @@
 import type { DialSettings } from '../kit/dial-steps';
-import type { Foot, IntervalMm } from '../kit/foot';
+import { openingsOf, type Foot, type IntervalMm } from '../kit/foot';
 import type { Machine } from '../kit/machine';
 import { needleRadiusMm } from '../kit/needle';
 import { holeXMm, swingOf, widthCoefficient } from './needle-path';
@@ -25,6 +25,9 @@ const hair = 1e-9;
 /** How far either of two needles on one shank stands from its middle; 0 for a single one. */
 const halfTwinMm = ({ twinGapMm }: Stitch): number => (twinGapMm ?? 0) / 2;
 
+/** What of a foot the needle has to pass. */
+type Opened = Pick<Foot, 'slotMm' | 'besideMm'>;
+
 /** Where and by how much the needle comes nearest to metal. */
 export interface Clearance {
   /** Room left beyond the needle's radius and its air; negative blocks the setting. */
@@ -45,7 +48,7 @@ export interface Clearance {
 export function clearanceOf(
   stitch: Stitch,
   dials: DialSettings,
-  foot: Pick<Foot, 'slotMm'>,
+  foot: Opened,
   machine: Pick<Machine, 'plateHoleMm'>,
   needleSize: number,
 ): Clearance {
@@ -54,17 +57,23 @@ export function clearanceOf(
   const apart = halfTwinMm(stitch);
   const [left, right] = [Math.min(...xs) - apart, Math.max(...xs) + apart];
   const keepMm = needleRadiusMm(needleSize) + needleAirMm;
-  const openings: [Clearance['nearest'], IntervalMm][] = [['foot', foot.slotMm]];
-  if (machine.plateHoleMm) openings.push(['plate', machine.plateHoleMm]);
-  const sides = openings.flatMap(([nearest, [a, b]]): Clearance[] => [
-    { clearanceMm: left - a - keepMm, nearest, side: 'left' },
-    { clearanceMm: b - right - keepMm, nearest, side: 'right' },
-  ]);
+  const nearestOf = (nearest: Clearance['nearest'], [from, to]: IntervalMm): Clearance => {
+    const [toLeft, toRight] = [left - from - keepMm, to - right - keepMm];
+    return toLeft <= toRight
+      ? { clearanceMm: toLeft, nearest, side: 'left' }
+      : { clearanceMm: toRight, nearest, side: 'right' };
+  };
+  // A foot without a slot is passed on whichever side leaves more room.
+  const atFoot = openingsOf(foot)
+    .map((opening) => nearestOf('foot', opening))
+    .reduce((best, next) => (next.clearanceMm > best.clearanceMm ? next : best));
+  const places = [atFoot];
+  if (machine.plateHoleMm) places.push(nearestOf('plate', machine.plateHoleMm));
   if (hasStraightPlate(machine) && right - left > hair) {
     // What the swing asks for is what the plate lacks.
-    sides.push({ clearanceMm: left - right, nearest: 'plate', side: 'left' });
+    places.push({ clearanceMm: left - right, nearest: 'plate', side: 'left' });
   }
-  return sides.reduce((least, next) => (next.clearanceMm < least.clearanceMm ? next : least));
+  return places.reduce((least, next) => (next.clearanceMm < least.clearanceMm ? next : least));
 }
 
 /** True when no hole falls outside the widest swing the machine can make, ± half its width. */
@@ -83,21 +92,23 @@ export function withinSwing(
  */
 export function needleMayGo(
   stitch: Stitch,
-  foot: Pick<Foot, 'slotMm'>,
+  foot: Opened,
   machine: Pick<Machine, 'plateHoleMm' | 'maxWidthMm'>,
   needleSize: number,
 ): (widthMm: number, needlePositionMm: number) => boolean {
   const keepMm = needleRadiusMm(needleSize) + needleAirMm;
   const half = machine.maxWidthMm / 2;
   const apart = halfTwinMm(stitch);
-  const openings = [foot.slotMm, ...(machine.plateHoleMm ? [machine.plateHoleMm] : [])];
-  const least = Math.max(-half, ...openings.map(([left]) => left + keepMm)) + apart - hair;
-  const most = Math.min(half, ...openings.map(([, right]) => right - keepMm)) - apart + hair;
+  const [plateLeft, plateRight] = machine.plateHoleMm ?? [-Infinity, Infinity];
+  const rooms = openingsOf(foot).map(([left, right]) => ({
+    least: Math.max(-half, plateLeft + keepMm, left + keepMm) + apart - hair,
+    most: Math.min(half, plateRight - keepMm, right - keepMm) - apart + hair,
+  }));
   const [a, b] = swingOf(stitch).map((u) => widthCoefficient(u, stitch)) as [number, number];
   const straightOnly = hasStraightPlate(machine);
   return (widthMm, needlePositionMm) => {
     const [x, y] = [needlePositionMm + a * widthMm, needlePositionMm + b * widthMm];
     if (straightOnly && Math.abs(x - y) + 2 * apart > hair) return false;
-    return x >= least && x <= most && y >= least && y <= most;
+    return rooms.some(({ least, most }) => x >= least && x <= most && y >= least && y <= most);
   };
 }

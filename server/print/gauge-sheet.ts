@@ -31,7 +31,7 @@ const both = (mm: number) =>
   `${formatDecimal(mm, 'mm', 1).text} mm · ${formatInchFraction(mm, 16).text} in`;
 const origins: Readonly<Record<FoldMark['from'], string>> = {
   'raw-edge': 'raw edge',
-  'old-stitching': 'old stitching',
+  'seam-line': 'line you sew',
   'first-seam': 'first seam',
 };
 const actions: Readonly<Record<FoldMark['action'], string>> = {

@@ -43,7 +43,7 @@ function linesOf(folds: FoldPlan): Line[] {
     note: `${actionNames[mark.action]}, ${originNames[mark.from]}`,
     ...looks[mark.action],
   }));
-  if (marks.some(({ from }) => from === 'old-stitching')) {
+  if (marks.some(({ from }) => from === 'seam-line')) {
     const shift = (marks[0]?.atMm ?? 0) * 2;
     const landing: Line = {
       id: 'landing',
@@ -95,7 +95,7 @@ export function AllowanceStrip({ folds }: { folds: FoldPlan }) {
   const [ref, { width, height }] = useBox<HTMLDivElement>();
   const lines = linesOf(folds).sort((a, b) => a.atMm - b.atMm);
   const last = lines.at(-1)?.atMm ?? 0;
-  const old = folds.marks.some(({ from }) => from === 'old-stitching');
+  const old = folds.marks.some(({ from }) => from === 'seam-line');
   const shownMm = last + Math.max(20, last * 0.4);
   const pad = 40;
   const scale = (width - 2 * pad) / shownMm;
@@ -160,7 +160,7 @@ export function AllowanceStrip({ folds }: { folds: FoldPlan }) {
           <path d={zigzag(x(0), top, bottom)} fill="none" stroke="#26272b" strokeWidth={1.6} />
           {last > 0 && (
             <text x={x(0)} y={top - 8} fontSize={14} fill="#57534a" textAnchor="middle">
-              {old ? 'old stitching' : 'raw edge'}
+              {old ? 'line you sew' : 'raw edge'}
             </text>
           )}
           <text x={width - pad - 8} y={bottom - 12} fontSize={14} fill="#26272b" textAnchor="end">

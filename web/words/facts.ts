@@ -1,4 +1,4 @@
-import type { Fact } from '../../core/finish/fact';
+import type { Fact } from '../../core/fact';
 import type { Guidance } from '../../core/kit/foot';
 import type { Lengths } from '../app/lengths';
 import { fill } from './fill';
@@ -46,7 +46,7 @@ export const actionNames = {
 /** What a mark is measured from. */
 export const originNames = {
   'raw-edge': 'from the raw edge',
-  'old-stitching': 'from the old stitching',
+  'seam-line': 'from the line you sew',
   'first-seam': 'from the first seam',
 } as const;
 

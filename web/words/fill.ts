@@ -1,4 +1,4 @@
-import type { Values } from '../../core/finish/fact';
+import type { Values } from '../../core/fact';
 import type { Lengths } from '../app/lengths';
 
 /**

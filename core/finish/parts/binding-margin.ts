@@ -1,5 +1,5 @@
 import { guidanceSpreadMm, wrapSpreadMm } from '../../margin/drift';
-import type { Reasoned } from '../fact';
+import type { Reasoned } from '../../fact';
 import type { FinishMargin, MarginWords } from '../finish-margin';
 import type { SewingPlan } from '../sewing-plan';
 import { lineMargin } from './line-margin';

@@ -1,5 +1,5 @@
 import type { FinishMargin, MarginWords } from '../finish-margin';
-import type { Reasoned } from '../fact';
+import type { Reasoned } from '../../fact';
 import type { SewingPlan } from '../sewing-plan';
 import type { StartingValue } from '../work';
 import { asLength, guideReasons, guideSpread, onTheGuide } from './margin-parts';

@@ -1,5 +1,5 @@
 import type { Machine } from '../../kit/machine';
-import type { Reasoned } from '../fact';
+import type { Reasoned } from '../../fact';
 import { said } from './said';
 
 /** Outer needles of a coverstitch stand no further apart than this, mm. Starting guess. */

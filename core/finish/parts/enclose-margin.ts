@@ -1,5 +1,5 @@
 import { pressSpreadMm } from '../../margin/drift';
-import type { Reasoned } from '../fact';
+import type { Reasoned } from '../../fact';
 import type { FinishMargin, MarginWords } from '../finish-margin';
 import type { SewingPlan } from '../sewing-plan';
 import { noSwing } from './margin-parts';

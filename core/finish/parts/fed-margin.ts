@@ -1,6 +1,6 @@
 import type { MarginSettings } from '../../margin/set-up';
 import { feedSpreadMm } from '../../margin/drift';
-import type { Reasoned } from '../fact';
+import type { Reasoned } from '../../fact';
 import type { ClothRegion, FinishMargin, MarginWords, RuledDials } from '../finish-margin';
 import type { SewingPlan } from '../sewing-plan';
 import { noSwing } from './margin-parts';

@@ -1,7 +1,7 @@
 import type { Check } from '../../margin/check';
 import type { FinishMargin, MarginWords } from '../finish-margin';
 import type { FoldPlan } from '../fold-plan';
-import type { Reasoned } from '../fact';
+import type { Reasoned } from '../../fact';
 import type { SewingPlan } from '../sewing-plan';
 import { guideSpread } from './margin-parts';
 import { said } from './said';

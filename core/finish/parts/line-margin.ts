@@ -1,6 +1,6 @@
 import type { Check } from '../../margin/check';
 import type { MarginSettings } from '../../margin/set-up';
-import type { Reasoned } from '../fact';
+import type { Reasoned } from '../../fact';
 import type { ClothRegion, FinishMargin, MarginWords, Reference } from '../finish-margin';
 import type { SewingPlan } from '../sewing-plan';
 import { guideReasons, guideSpread, noSwing, onTheGuide } from './margin-parts';

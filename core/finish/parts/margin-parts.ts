@@ -4,7 +4,7 @@ import type { MarginSettings } from '../../margin/set-up';
 import { widthCoefficient } from '../../stitch/needle-path';
 import { repeatOf, sideOf } from '../../stitch/repeat';
 import type { Penetration } from '../../stitch/stitch';
-import type { Fact, Reasoned } from '../fact';
+import type { Fact, Reasoned } from '../../fact';
 import type { Reference } from '../finish-margin';
 import type { SewingPlan } from '../sewing-plan';
 import type { StartingValue } from '../work';

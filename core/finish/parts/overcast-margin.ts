@@ -1,5 +1,5 @@
 import type { Cloth } from '../../cloth/cloth';
-import type { Reasoned } from '../fact';
+import type { Reasoned } from '../../fact';
 import type { FinishMargin, MarginWords } from '../finish-margin';
 import type { SewingPlan } from '../sewing-plan';
 import { said } from './said';

@@ -1,7 +1,7 @@
 import { cutOut, foldedStrip } from '../../fold/layer';
 import { mark, type FoldMark } from '../../fold/mark';
 import { stackMm } from '../../fold/stack';
-import type { Issue } from '../../impossible';
+import { refusal, type Issue } from '../../impossible';
 import type { FoldPlan } from '../fold-plan';
 import type { StartingValue } from '../work';
 import type { FoldRequest, FoldWish } from '../fold-request';
@@ -14,10 +14,12 @@ export function widerThanAllowance({ depthMm, seamAllowanceMm }: FoldWish): Issu
   const [width, allowance] = [depthMm ?? 0, seamAllowanceMm ?? 0];
   if (width <= allowance) return [];
   return [
-    {
-      path: 'depthMm',
-      message: `A cutting width of ${width} mm is more than the allowance of ${allowance} mm; it can be up to ${allowance} mm.`,
-    },
+    refusal(
+      'depthMm',
+      'wider-than-allowance',
+      'A cutting width of {widthMm} is more than the allowance of {allowanceMm}; it can be up to {allowanceMm}.',
+      { widthMm: width, allowanceMm: allowance },
+    ),
   ];
 }
 

@@ -1,3 +1,4 @@
+import { openingsOf, type IntervalMm } from '../../kit/foot';
 import { needleRadiusMm } from '../../kit/needle';
 import { needleAirMm } from '../../stitch/clearance';
 import type { SewingPlan } from '../sewing-plan';
@@ -11,11 +12,15 @@ export interface Riding {
 }
 
 /** The needle positions that this foot leaves, mm; the centre where it leaves none. */
-function reach({ foot, machine, needleSize }: SewingPlan): readonly [number, number] {
+function reach({ foot, machine, needleSize }: SewingPlan): readonly IntervalMm[] {
   const keepMm = needleRadiusMm(needleSize) + needleAirMm;
-  const left = Math.max(machine.needleRangeMm[0], foot.slotMm[0] + keepMm);
-  const right = Math.min(machine.needleRangeMm[1], foot.slotMm[1] - keepMm);
-  return left <= right ? [left, right] : [0, 0];
+  const left = openingsOf(foot)
+    .map(([from, to]): IntervalMm => [
+      Math.max(machine.needleRangeMm[0], from + keepMm),
+      Math.min(machine.needleRangeMm[1], to - keepMm),
+    ])
+    .filter(([from, to]) => from <= to);
+  return left.length > 0 ? left : [[0, 0]];
 }
 
 /** Distance of a wished value from an interval. */
@@ -32,16 +37,20 @@ const missBy = (wish: number, from: number, to: number) => Math.max(0, from - wi
 export function ridingOf(plan: SewingPlan, middleMm: number, beyondMm: number | null): Riding {
   const { guide } = plan.foot;
   const [guideFrom, guideTo] = 'atMm' in guide ? [guide.atMm, guide.atMm] : guide.rangeMm;
-  const [needleFrom, needleTo] = reach(plan);
+  const needles = reach(plan);
   const ways: Riding[] = [
     { hand: 1, beyondMm: 0 },
     ...(beyondMm === null ? [] : [{ hand: 1 as const, beyondMm }]),
     { hand: -1, beyondMm: 0 },
   ];
   const misses = ways.map(({ hand, beyondMm: beyond }) =>
-    hand === 1
-      ? missBy(middleMm, beyond + needleFrom - guideTo, beyond + needleTo - guideFrom)
-      : missBy(middleMm, beyond + guideFrom - needleTo, beyond + guideTo - needleFrom),
+    Math.min(
+      ...needles.map(([from, to]) =>
+        hand === 1
+          ? missBy(middleMm, beyond + from - guideTo, beyond + to - guideFrom)
+          : missBy(middleMm, beyond + guideFrom - to, beyond + guideTo - from),
+      ),
+    ),
   );
   const least = Math.min(...misses);
   return ways[misses.findIndex((miss) => miss <= least + 0.25)] ?? { hand: 1, beyondMm: 0 };

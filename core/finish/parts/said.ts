@@ -1,4 +1,4 @@
-import type { Fact, Values } from '../fact';
+import type { Fact, Values } from '../../fact';
 import type { CautionId, WorkStep, Workplace } from '../work';
 
 /** A sentence with its numbers: `{depthMm}` is a length on cloth, `{gapMm:fine}` a small one. */

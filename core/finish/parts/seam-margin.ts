@@ -1,6 +1,6 @@
 import { guidanceSpreadMm } from '../../margin/drift';
 import type { FinishMargin, MarginWords } from '../finish-margin';
-import type { Reasoned } from '../fact';
+import type { Reasoned } from '../../fact';
 import type { SewingPlan } from '../sewing-plan';
 import { said } from './said';
 import { noSwing } from './margin-parts';

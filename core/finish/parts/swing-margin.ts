@@ -1,5 +1,5 @@
 import type { Check } from '../../margin/check';
-import type { Fact, Reasoned } from '../fact';
+import type { Fact, Reasoned } from '../../fact';
 import type { ClothRegion, FinishMargin, MarginWords, RuledDials } from '../finish-margin';
 import type { SewingPlan } from '../sewing-plan';
 import {

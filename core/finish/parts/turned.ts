@@ -1,6 +1,6 @@
 import { stackMm } from '../../fold/stack';
 import { mark } from '../../fold/mark';
-import type { Issue } from '../../impossible';
+import { refusal, type Issue } from '../../impossible';
 import type { FoldPlan } from '../fold-plan';
 import type { FoldRequest, FoldWish } from '../fold-request';
 import { foldingStages, garmentBeyondMm, sewnAt, type NamedFold } from './stages';
@@ -17,10 +17,12 @@ export function turnWiderThanHem({ turnMm, depthMm }: FoldWish): Issue[] {
   const [turn, depth] = [turnMm ?? 0, depthMm ?? 0];
   if (turn <= depth) return [];
   return [
-    {
-      path: 'turnMm',
-      message: `A turn of ${turn} mm is wider than the hem of ${depth} mm; it can be up to ${depth} mm.`,
-    },
+    refusal(
+      'turnMm',
+      'turn-wider-than-hem',
+      'A turn of {turnMm} is wider than the hem of {depthMm}; it can be up to {depthMm}.',
+      { turnMm: turn, depthMm: depth },
+    ),
   ];
 }
 

@@ -1,4 +1,4 @@
-import type { Values } from '../fact';
+import type { Values } from '../../fact';
 import type { WorkRequest, WorkStep } from '../work';
 import { once, step } from './said';
 

@@ -1,5 +1,5 @@
 import { useNavigate } from 'react-router';
-import type { Fact } from '../../../core/finish/fact';
+import type { Fact } from '../../../core/fact';
 import { catalogue } from '../../../core/finish/catalogue';
 import type { SchoolWay } from '../../../core/finish/school';
 import { chosenWays, schoolsFor } from '../../../core/plan/work';

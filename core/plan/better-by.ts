@@ -1,0 +1,110 @@
+import type { Finish } from '../finish/finish';
+import { foldFields, takesField } from '../finish/fold-request';
+import type { SewingPlan } from '../finish/sewing-plan';
+import { Impossible, refusal, type Issue } from '../impossible';
+import type { Foot, IntervalMm } from '../kit/foot';
+import { leastChance } from '../margin/least-chance';
+import { solve } from '../margin/solve';
+import { judge } from './judge';
+import { setUpOf } from './set-up-of';
+
+/** One change of a set-up, in words. */
+interface Change {
+  readonly plan: SewingPlan;
+  readonly code: string;
+  /** What would help, after “: ”; with its numbers in braces. */
+  readonly text: string;
+  readonly values: Readonly<Record<string, number | string>>;
+}
+
+/** The best chance a plan reaches; 0 where it can't be sewn at all. */
+export function bestChance(finish: Finish, plan: SewingPlan): number {
+  try {
+    const set = setUpOf(finish, plan);
+    return judge(set, { ...solve(set), lengthMm: 2 }).chance;
+  } catch (error) {
+    if (error instanceof Impossible) return 0;
+    throw error;
+  }
+}
+
+/** How far a guide is tried to either side, mm, and in what steps. */
+const guideReachMm = 12;
+const guideStepMm = 0.5;
+/** A lengthening of a fold that is tried: so many times as long. */
+const stretches = [1.25, 1.5, 2, 3];
+
+const withGuide = (plan: SewingPlan, atMm: number): SewingPlan => ({
+  ...plan,
+  foot: { ...plan.foot, guide: { atMm } },
+});
+
+/** A guide elsewhere: the place nearest to where it is. */
+function guideChanges(plan: SewingPlan): Change[] {
+  const { guide } = plan.foot;
+  const nowMm = 'atMm' in guide ? guide.atMm : (guide.rangeMm[0] + guide.rangeMm[1]) / 2;
+  return Array.from({ length: guideReachMm / guideStepMm }, (_, i) => (i + 1) * guideStepMm)
+    .flatMap((byMm) => [nowMm - byMm, nowMm + byMm])
+    .map((atMm) => ({
+      plan: withGuide(plan, atMm),
+      code: 'guide-elsewhere',
+      text:
+        atMm < 0
+          ? 'a foot whose guide stands {asideMm:fine} left of the centre would sew it'
+          : 'a foot whose guide stands {asideMm:fine} right of the centre would sew it',
+      values: { asideMm: Math.abs(atMm) },
+    }));
+}
+
+/** Half the width of the widest slot that is tried, mm. */
+const widestHalfMm = 6;
+const openSlotMm: IntervalMm = [-widestHalfMm, widestHalfMm];
+
+function slotChanges(plan: SewingPlan): Change[] {
+  const foot: Foot = { ...plan.foot, slotMm: openSlotMm, besideMm: null };
+  return [
+    {
+      plan: { ...plan, foot },
+      code: 'wider-slot',
+      text: 'a foot with a wider slot would sew it',
+      values: {},
+    },
+  ];
+}
+
+/** A fold made longer, as far as the finish lets it be. */
+function foldChanges(finish: Finish, plan: SewingPlan): Change[] {
+  return foldFields.flatMap((field): Change[] => {
+    const rule = finish.fields[field];
+    const lengthMm = plan.fold[field] ?? null;
+    if (!rule || lengthMm === null || !takesField(rule, plan.fold.variant)) return [];
+    return stretches
+      .map((times) => Math.ceil(lengthMm * times))
+      .filter((mm) => mm <= rule.mostMm)
+      .map((mm) => ({
+        plan: { ...plan, fold: { ...plan.fold, [field]: mm } },
+        code: 'longer-fold',
+        text: `${rule.name.toLowerCase()} of {wouldMm} instead of {nowMm} would sew it`,
+        values: { wouldMm: mm, nowMm: lengthMm },
+      }));
+  });
+}
+
+/**
+ * Why a set-up whose best setting is next to hopeless is refused, with the one change that would
+ * help: a guide elsewhere, a wider slot, a longer fold; the first that is worth sewing.
+ *
+ * @param plan led along one reference
+ */
+export function hopelessIssue(finish: Finish, plan: SewingPlan, chance: number): Issue {
+  const tried = [...foldChanges(finish, plan), ...guideChanges(plan), ...slotChanges(plan)];
+  const change = tried.find((it) => bestChance(finish, it.plan) >= Math.max(leastChance, 0.1));
+  const percent = Math.round(chance * 10_000) / 100;
+  const nothing = 'No setting of this machine and foot is worth sewing: at best {percent} of 100 would be sound';
+  return refusal(
+    'foot',
+    change?.code ?? 'hopeless',
+    change ? `${nothing}; ${change.text}.` : `${nothing}; another foot or another finish is needed.`,
+    { percent, ...change?.values },
+  );
+}

@@ -1,0 +1,51 @@
+import type { Finish } from '../finish/finish';
+import type { SewingPlan } from '../finish/sewing-plan';
+import { Impossible } from '../impossible';
+import { everyRide, type Foot } from '../kit/foot';
+import { solved, tidier, tieWithin, type Costed } from '../margin/solve';
+import { setUpOf } from './set-up-of';
+
+/** A plan led along one reference of its foot, with the best setting there. */
+interface Ridden {
+  readonly plan: SewingPlan;
+  readonly best: Costed;
+}
+
+/** The best along one reference; the issues where nothing can be sewn along it. */
+function ridden(finish: Finish, plan: SewingPlan): Ridden | Impossible {
+  try {
+    return { plan, best: solved(setUpOf(finish, plan)) };
+  } catch (error) {
+    if (error instanceof Impossible) return error;
+    throw error;
+  }
+}
+
+/** The foot as it is led along the reference of a name; null where it has none of that name. */
+export function alongNamed(foot: Foot, name: string): Foot | null {
+  return everyRide(foot).find(({ reference }) => reference === name) ?? null;
+}
+
+/**
+ * A plan led along the reference of its foot that harms least: each is solved with its own
+ * steadiness, and of those that are equally good the tidiest setting wins, as among settings.
+ * Source: docs/formulas.md, “Along what”.
+ *
+ * @returns the plan as it is where its foot names no references, or is led along one already
+ * @throws Impossible when nothing can be sewn along any of them
+ */
+export function alongBest(finish: Finish, plan: SewingPlan): SewingPlan {
+  const references = plan.foot.references ?? [];
+  if (references.length === 0 || (plan.foot.reference ?? null) !== null) return plan;
+  const rides = everyRide(plan.foot).map((foot) => ({ ...plan, foot }));
+  const [first] = rides;
+  if (!first || !finish.margin(plan.fold.variant)) return first ?? plan;
+  const tried = rides.map((ride) => ridden(finish, ride));
+  const able = tried.filter((it): it is Ridden => !(it instanceof Impossible));
+  const [refused] = tried;
+  if (able.length === 0 && refused instanceof Impossible) throw refused;
+  const least = Math.min(...able.map(({ best }) => best.cost));
+  const near = able.filter(({ best }) => best.cost <= least + tieWithin);
+  const [chosen] = near.sort((a, b) => tidier(a.best, b.best));
+  return chosen?.plan ?? first;
+}
