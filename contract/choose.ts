@@ -1,8 +1,7 @@
 import * as z from 'zod';
 import { wishNames } from '../core/choose/request';
-import { footKinds } from '../core/kit/foot-kind';
 import { clothProperties } from './cloth';
-import { foot, machine } from './kit';
+import { kitFoot, machine } from './kit';
 import { within } from './number';
 import {
   edgeLengthMm,
@@ -17,15 +16,6 @@ import {
 import { crossings } from './seam';
 
 const share = within(0, 1);
-
-/** A foot or an attachment of the drawer. */
-const drawerFoot = z.strictObject({
-  kind: z.enum(footKinds, { error: `A foot is one of ${footKinds.join(', ')}.` }),
-  channelMm: within(0.5, 80, ' mm').nullish(),
-  mouthMm: within(1, 150, ' mm').nullish(),
-  stripMm: within(1, 150, ' mm').nullish(),
-  ...foot.shape,
-});
 
 /** What one would like, each from 0 to 1; what is left out is not asked for. */
 export const wishes = z.strictObject(
@@ -62,8 +52,8 @@ export const finishesRequest = z.strictObject({
   }),
   kit: z.strictObject({
     machines: z.array(machine).max(12, 'At most 12 machines.'),
-    feet: z.array(drawerFoot).max(80, 'At most 80 feet.'),
-    attachments: z.array(drawerFoot).max(20, 'At most 20 attachments.').default([]),
+    feet: z.array(kitFoot).max(80, 'At most 80 feet.'),
+    attachments: z.array(kitFoot).max(20, 'At most 20 attachments.').default([]),
   }),
   wishes: wishes.default({ hidden: 0, sturdy: 0, light: 0, quick: 0, decorative: 0 }),
 });

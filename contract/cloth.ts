@@ -47,6 +47,12 @@ export const clothProperties = z.strictObject({
 });
 
 /** What a person writes down about a cloth on the shelf. */
+/** A colour on the screen. */
+export const colour = z
+  .string()
+  .regex(/^#[0-9a-f]{6}$/i, 'A colour is written #rrggbb, for example #8a3b2e.')
+  .transform((hex) => hex.toLowerCase());
+
 export const clothDraft = z.strictObject({
   name: z.string().trim().min(1, 'Give the cloth a name.').max(120, 'At most 120 characters.'),
   weightClass: z
@@ -67,6 +73,8 @@ export const clothDraft = z.strictObject({
     .enum(fibres, { error: `A fibre is one of ${fibres.join(', ')}.` })
     .nullable()
     .default(null),
+  /** Its colour, picked or taken from its photo. */
+  colour: colour.nullable().default(null),
   face: z
     .enum(faces, { error: `The faces are ${faces.join(' or ')}.` })
     .nullable()

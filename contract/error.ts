@@ -5,7 +5,16 @@ export const errorBody = z.object({
   error: z.object({
     code: z.string(),
     message: z.string(),
-    issues: z.array(z.object({ path: z.string(), message: z.string() })),
+    issues: z.array(
+      z.object({
+        path: z.string(),
+        message: z.string(),
+        /** What kind of trouble, its sentence with names in braces, and its numbers. */
+        code: z.string().optional(),
+        text: z.string().optional(),
+        values: z.record(z.string(), z.union([z.number(), z.string()])).optional(),
+      }),
+    ),
   }),
 });
 export type ErrorBody = z.infer<typeof errorBody>;

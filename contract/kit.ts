@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { fibres } from '../core/cloth/about-cloth';
-import { guidances, type Foot } from '../core/kit/foot';
+import { guidances, type Foot, type Guidance, type Guide } from '../core/kit/foot';
 import { footKinds } from '../core/kit/foot-kind';
 import { machineKinds, patternsOfKind, type Machine } from '../core/kit/machine';
 import { needlePoints } from '../core/kit/needle';
@@ -29,6 +29,13 @@ export const machine = z
     plateHoleMm: intervalMm.nullish(),
     presserLiftMm: presserLiftMm.nullish(),
     presserLiftHighMm: presserLiftMm.nullish(),
+    differentialRange: z
+      .tuple([within(0.2, 4), within(0.2, 4)])
+      .refine(([least, most]) => least <= most, {
+        error: 'The first number must not be more than the second.',
+      })
+      .nullish(),
+    differentialStep: within(0.01, 1).nullish(),
     lengthMeans: z.enum(['stitch', 'repeat']).optional(),
     patterns: z.array(z.enum(patterns)).min(1, 'A machine has at least one stitch.').nullish(),
     shanks: z.array(shank).max(shanks.length).nullish(),
@@ -59,13 +66,116 @@ const guide = z.union(
   { error: 'A guide is {"atMm":x} or {"rangeMm":[left,right],"stepMm":0.25}, left before right.' },
 );
 
-/** A foot as the sums take it. */
-export const foot = z.strictObject({
-  slotMm: intervalMm,
-  guidance: z.enum(guidances, { error: `A fold rides on one of ${guidances.join(', ')}.` }),
+const guidance = z.enum(guidances, { error: `A fold rides on one of ${guidances.join(', ')}.` });
+
+/** One of the places along which an edge can be led. */
+const reference = z.strictObject({
+  name: z.string().trim().min(1, 'Give the reference a name.').max(80, 'At most 80 characters.'),
+  guidance,
   guide,
+  besideMm: intervalMm.nullish(),
+});
+
+/** The most references a foot can have. */
+const mostReferences = 24;
+
+const footFields = {
+  slotMm: intervalMm.nullish().transform((slot) => slot ?? null),
+  besideMm: intervalMm.nullish(),
+  guidance: guidance.optional(),
+  guide: guide.optional(),
+  references: z
+    .array(reference)
+    .min(1, 'Give at least one reference, or leave them out.')
+    .max(mostReferences, `At most ${mostReferences} references.`)
+    .refine((all) => new Set(all.map(({ name }) => name)).size === all.length, {
+      error: 'Every reference has a name of its own.',
+    })
+    .nullish(),
+  /** The name of the one it rides; left out, the best of them is found. */
+  reference: z.string().max(80).nullish(),
   shank: shank.nullish(),
-}) satisfies z.ZodType<Foot>;
+};
+
+/** A foot as it is sent, before the first of its references stands for guidance and guide. */
+interface SentFoot {
+  readonly slotMm: readonly [number, number] | null;
+  readonly besideMm?: readonly [number, number] | null | undefined;
+  readonly guidance?: Guidance | undefined;
+  readonly guide?: Guide | undefined;
+  readonly references?: readonly { name: string; guidance: Guidance; guide: Guide }[] | null | undefined;
+  readonly reference?: string | null | undefined;
+}
+
+/** What is wrong with a foot as a whole. */
+function footTroubles(it: SentFoot): { path: string; message: string }[] {
+  const names = (it.references ?? []).map(({ name: known }) => known);
+  return [
+    ...(it.slotMm === null && !it.besideMm
+      ? [
+          {
+            path: 'slotMm',
+            message: 'A foot has a slot, or stands beside the needle: give slotMm or besideMm.',
+          },
+        ]
+      : []),
+    ...(!it.references && !(it.guidance && it.guide)
+      ? [
+          {
+            path: it.guidance ? 'guide' : 'guidance',
+            message: 'Say what the edge rides along: guidance and guide, or references.',
+          },
+        ]
+      : []),
+    ...(it.reference && it.references && !names.includes(it.reference)
+      ? [
+          {
+            path: 'reference',
+            message: `This foot has no reference “${it.reference}”; it has ${names.join(', ')}.`,
+          },
+        ]
+      : []),
+  ];
+}
+
+/** Refuses a foot that contradicts itself. */
+function refuseFoot(it: SentFoot, context: z.core.$RefinementCtx<unknown>): void {
+  for (const { path, message } of footTroubles(it)) {
+    context.addIssue({ code: 'custom', path: [path], message });
+  }
+}
+
+/** Guidance and guide of a foot that named only references are those it rides, or the first. */
+function withGuide<T extends SentFoot>(it: T): T & { guidance: Guidance; guide: Guide } {
+  const named = it.references?.find(({ name: known }) => known === it.reference);
+  const taken = named ?? it.references?.[0];
+  return {
+    ...it,
+    guidance: it.guidance ?? taken?.guidance ?? 'edge',
+    guide: it.guide ?? taken?.guide ?? { atMm: 0 },
+  };
+}
+
+/**
+ * A foot as the sums take it: a slot, or where it stands beside the needle; and what an edge rides
+ * along, one place or several by name.
+ */
+export const foot = z
+  .strictObject(footFields)
+  .superRefine(refuseFoot)
+  .transform((it): Foot => withGuide(it));
+
+/** A foot of a drawer that is sent with a request, with what it is made for. */
+export const kitFoot = z
+  .strictObject({
+    kind: z.enum(footKinds, { error: `A foot is one of ${footKinds.join(', ')}.` }),
+    channelMm: within(0.5, 80, ' mm').nullish(),
+    mouthMm: within(1, 150, ' mm').nullish(),
+    stripMm: within(1, 150, ' mm').nullish(),
+    ...footFields,
+  })
+  .superRefine(refuseFoot)
+  .transform(withGuide);
 
 const note = z.string().max(2000, 'At most 2000 characters.');
 const name = (what: string) =>

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { anchors, patterns } from '../core/stitch/stitch';
-import type { SewingPlan } from '../core/finish/sewing-plan';
+import { aims, type SewingPlan } from '../core/finish/sewing-plan';
 import type { DialSettings } from '../core/kit/dial-steps';
 import { clothProperties } from './cloth';
 import { edgeLengthMm, minRadiusMm, purpose } from './edge';
@@ -64,6 +64,8 @@ const planFields = {
   pickMm: pickMm.default(1),
   faultWeights: faultWeights.default({ below: 1, above: 1 }),
   skill: within(0.05, 20).default(1),
+  aim: z.enum(aims, { error: `One wants to ${aims.join(', ')}.` }).optional(),
+  strip: clothProperties.nullish(),
   aids: z
     .strictObject({
       press: z.enum(['crease', 'template']).optional(),
@@ -82,10 +84,19 @@ export const foldsRequest = z.strictObject({
   /** Left out, it is the first variant that takes just the lengths given. */
   variant: z.string().nullish(),
   cloth: clothProperties,
+  /** What a binding is made of; the cloth itself when left out. */
+  strip: clothProperties.nullish(),
 });
 
+/** A fold wish whose variant may be left out: then it is the first that takes the lengths given. */
+const foldWishLoosely = foldWish.extend({ variant: z.string().nullish() });
+
 /** `/api/compute/settings`. */
-export const settingsRequest = z.strictObject({ finish: z.string(), ...planFields });
+export const settingsRequest = z.strictObject({
+  finish: z.string(),
+  ...planFields,
+  fold: foldWishLoosely,
+});
 
 const count = (what: string) =>
   z.int(`A whole number of ${what} is needed.`).min(0, 'It cannot be negative.').max(100_000);
@@ -106,9 +117,31 @@ export const counted = z
     },
   });
 
+/** A marked length of a looped edge, before and after it was sewn. */
+export const stretched = z.strictObject({
+  beforeMm: within(20, 5000, ' mm'),
+  afterMm: within(5, 10_000, ' mm'),
+  differential: within(0.2, 4),
+});
+
+/** A sample that was counted, with what it was sewn with where that differed. */
+const countedSample = z.strictObject({
+  settings: dialSettings,
+  fold: foldWishLoosely.optional(),
+  foot: foot.optional(),
+  ...counted.shape,
+});
+
 /** `/api/compute/learn`. */
 export const learnRequest = settingsRequest.extend({
   samples: z
-    .array(z.strictObject({ settings: dialSettings, ...counted.shape }))
+    .array(
+      z.union([countedSample, stretched], {
+        error: ({ input }) =>
+          input !== null && typeof input === 'object' && 'beforeMm' in input
+            ? 'A measured sample is {"beforeMm","afterMm","differential"}: lengths of 20 mm or more.'
+            : undefined,
+      }),
+    )
     .max(2000, 'At most 2000 samples at once.'),
 });

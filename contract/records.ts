@@ -1,7 +1,9 @@
 import * as z from 'zod';
 import { lengthUnits } from '../core/measure/unit';
 import { symptomIds } from '../core/diagnose/symptom';
-import { clothDraft, clothProperties } from './cloth';
+import { aims } from '../core/finish/sewing-plan';
+import { threadMatches } from '../core/kit/thread';
+import { clothDraft, clothProperties, colour } from './cloth';
 import {
   edgeLengthMm,
   edgeShape,
@@ -109,6 +111,15 @@ export const planDraft = z.strictObject({
   needleSize,
   pickMm,
   faultWeights,
+  /** What one would rather have of the stitches. */
+  aim: z.enum(aims, { error: `One wants to ${aims.join(', ')}.` }).default('even'),
+  /** What it is sewn with on the right side, and its colour where one was picked. */
+  thread: z.enum(threadMatches, { error: `A thread is ${threadMatches.join(', ')}.` }).default('matching'),
+  threadColour: colour.nullable().default(null),
+  /** Which reference of the foot it is led along; null for the best. */
+  reference: z.string().max(80).nullable().default(null),
+  /** The cloth a binding is made of; null for the cloth of the edge. */
+  stripClothId: id.nullable().default(null),
   /** Null follows the solved setting; otherwise where the person put the dials. */
   settings: dialSettings.nullable(),
   /** The attempt whose setting was kept for the real edge. */
@@ -136,6 +147,18 @@ export const attemptDraft = z.strictObject({
   /** Where everything else stood that was set to a number or a word, by the value's id. */
   dialValues: z.record(z.string().max(64), z.union([z.number(), z.string().max(200)])).default({}),
   counts: z.array(counted).max(10),
+  /** What was measured on a looped edge: a marked length, and where the looper threads lock. */
+  measured: z
+    .strictObject({
+      beforeMm: within(20, 5000, ' mm'),
+      afterMm: within(5, 10_000, ' mm'),
+      /** From the edge to the lock, towards the top positive; null where nobody looked. */
+      lockMm: within(-10, 10, ' mm').nullable(),
+    })
+    .nullable()
+    .default(null),
+  /** Which other pass of the work it is a scrap of; null for the line itself. */
+  pass: z.string().max(64).nullable().default(null),
   /** What was seen beside what is counted. */
   symptoms: z
     .array(z.enum(symptomIds, 'There is no such symptom.'))

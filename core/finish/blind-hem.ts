@@ -1,4 +1,10 @@
 import { foldedStrip, placeOf } from '../fold/layer';
+import { guess, needle, pressure } from './parts/starting';
+import { foldsAsSewn } from './parts/as-sewn';
+import { ridesClause } from './parts/at-the-machine';
+import { course } from './parts/course';
+import { along, home, once, said, step } from './parts/said';
+import { cut, finishRawEdge, fitCurve, lastPress, markFolds, press, rawEdgePass } from './parts/work';
 import { mark } from '../fold/mark';
 import { stackMm } from '../fold/stack';
 import { refusal } from '../impossible';
@@ -8,12 +14,9 @@ import type { WorkRequest, WorkStep } from './work';
 import type { FoldRequest, FoldWish } from './fold-request';
 import { blindMargin, biteSpacingMm } from './parts/blind-margin';
 import { tackLengthMm, tackMargin, tackedRun } from './parts/tack-margin';
-import { once, said, step } from './parts/said';
 import { rawEdgeSchool } from './parts/schools';
 import { foldingStages, type NamedFold } from './parts/stages';
-import { guess, needle, pressure } from './parts/starting';
 import { turnWiderThanHem } from './parts/turned';
-import { changeTo, cut, easeIfCurved, finishRawEdge, lastPress, testScrap } from './parts/work';
 import { rated } from './parts/rated';
 
 const all = ['flat', 'enclosed', 'deep', 'tacked'];
@@ -21,7 +24,12 @@ const all = ['flat', 'enclosed', 'deep', 'tacked'];
 /** A turned-in edge prints through to the right side of cloth thicker than this, mm. */
 const enclosedUpToMm = 0.6;
 
-const turnOf = (wish: FoldWish) => (wish.variant === 'enclosed' ? (wish.turnMm ?? 0) : 0);
+/** An edge for the tacking attachment is usually turned in by so much, mm. */
+const tackedTurnMm = 6;
+
+/** An enclosed edge is turned in, and an attachment’s usually is. */
+const turnOf = (wish: FoldWish) =>
+  wish.variant === 'enclosed' || wish.variant === 'tacked' ? (wish.turnMm ?? 0) : 0;
 
 /** Marks and stages. Source: docs/formulas.md, “Folds”: A = D + e (+ u). */
 function folds({ wish, cloth: { thicknessMm }, sewn }: FoldRequest): FoldPlan {
@@ -81,81 +89,104 @@ function folds({ wish, cloth: { thicknessMm }, sewn }: FoldRequest): FoldPlan {
 }
 
 function steps(request: WorkRequest): WorkStep[] {
-  const { wish, cloth } = request;
-  const { allowanceMm } = folds({ wish, cloth });
-  const [depthMm, extensionMm] = [wish.depthMm ?? 0, wish.extensionMm ?? 0];
+  const { wish, schools, sewn } = request;
+  const plan = folds(foldsAsSewn(request));
+  const [depthMm, extensionMm, turnMm] = [wish.depthMm ?? 0, wish.extensionMm ?? 0, turnOf(wish)];
   const tacked = wish.variant === 'tacked';
-  const machine = tacked
+  const at = tacked
     ? ({ machine: 'straight-stitch', foot: 'tacking-attachment' } as const)
-    : ({ machine: 'lockstitch', foot: 'blind' } as const);
-  return [
-    cut(allowanceMm),
-    wish.variant === 'enclosed'
-      ? step(
-          'turn',
-          'iron',
-          'Turn the raw edge under by {turnMm} and press.',
-          { turnMm: turnOf(wish) },
-          ['iron'],
-        )
-      : finishRawEdge(request),
-    step(
-      'press-hemline',
-      'iron',
-      'Press the hemline, {hemlineMm} from the raw edge.',
-      { hemlineMm: allowanceMm },
-      ['iron', 'shine'],
-    ),
-    ...easeIfCurved(request, depthMm),
-    ...(wish.variant === 'deep'
+    : home('blind');
+  const values = {
+    biteMm: sewn?.checks['bite'] ?? 0,
+    runMm: sewn?.checks['run'] ?? 0,
+    run: tackedRun,
+  };
+  return course(request, {
+    at,
+    footName: tacked ? 'the tacking attachment' : 'blind foot',
+    measure: [
+      cut(plan.allowanceMm),
+      markFolds('Mark the hemline {hemlineMm} from the raw edge.', {
+        hemlineMm: plan.allowanceMm,
+      }),
+    ],
+    prepare: turnMm > 0 ? [] : [finishRawEdge(request)],
+    fold: [
+      ...(turnMm > 0
+        ? [press('turn', 'Turn the raw edge under by {turnMm} and press.', { turnMm })]
+        : []),
+      along(
+        1,
+        'press-hemline',
+        'iron',
+        'Press the hemline, {hemlineMm} from the raw edge.',
+        { hemlineMm: plan.allowanceMm },
+        ['iron', 'shine'],
+      ),
+      ...fitCurve(request, depthMm),
+      ...(wish.variant === 'deep'
+        ? [
+            along(
+              2,
+              'baste',
+              'hand',
+              'Baste the deep hem to the garment {belowMm} from its top edge and once more half way, so that it cannot sag while you sew.',
+              { belowMm: 10 },
+            ),
+          ]
+        : []),
+      along(
+        0.8,
+        'fold-back',
+        'table',
+        'Fold the garment back under, {foldMm} from the raw edge, leaving {extensionMm} of hem showing. Pin well clear of the needle.',
+        { extensionMm, foldMm: plan.allowanceMm + depthMm },
+        ['pins'],
+      ),
+    ],
+    set: tacked
       ? [
-          step(
-            'baste',
-            'hand',
-            'Baste the deep hem to the garment {belowMm} from its top edge and once more half way, so that it cannot sag while you sew.',
-            { belowMm: 10 },
+          once(
+            3,
+            'mount',
+            at,
+            'Screw the attachment on in place of the foot, its fork over the needle clamp; set how far it carries the fold with its own screw, a quarter turn at a time. Its thread cutter is sharp.',
+            {},
+            ['power-off', 'cutter'],
           ),
         ]
-      : []),
-    step(
-      'fold-back',
-      'table',
-      'Fold the garment back under, leaving {extensionMm} of hem showing. Pin well clear of the needle.',
-      { extensionMm },
-      ['pins'],
-    ),
-    changeTo(tacked ? 'tacking attachment' : 'blind foot', machine),
-    testScrap(2),
-    tacked
-      ? step(
-          'sew',
-          machine,
-          'Set the guide so that the tack just enters the fold. The attachment sews {run} stitches on the extension, then one tack.',
-          { run: tackedRun },
-          ['needle'],
-        )
-      : step(
-          'sew',
-          machine,
-          'First stitches by handwheel, then sew with the fold against the blade.',
-          {},
-          ['handwheel', 'needle'],
-        ),
-    ...(tacked
-      ? []
-      : [
-          once(
+      : [],
+    layers: plan.layersAtStitch,
+    scrap: { text: 'folded as the hem is, with its {layers} layer under the run', layers: 1 },
+    look: tacked
+      ? 'where tacks miss or show, turn the attachment’s screw by a quarter, and nothing else.'
+      : schools['bite-dial'] === 'guide'
+        ? 'where bites miss or show, turn the foot’s guide by its finest step, and nothing else.'
+        : 'where bites miss or show, change the stitch width by one step, and nothing else.',
+    sew: [
+      tacked
+        ? along(
             2,
-            'correct',
-            'hand',
-            request.schools['bite-dial'] === 'guide'
-              ? 'Look at the scrap: where bites miss or show, turn the foot’s guide by its finest step, and nothing else.'
-              : 'Look at the scrap: where bites miss or show, change the stitch width by one step, and nothing else.',
+            'sew',
+            at,
+            'Sew slowly: the attachment sews {run} stitches on the extension and then carries the fold under the needle for one tack.',
+            values,
+            ['needle'],
+          )
+        : step(
+            'sew',
+            at,
+            sewn
+              ? `Sew with ${ridesClause(request)}: the run {runMm:fine} off the fold, the bite {biteMm:fine} into it.`
+              : 'Sew with the fold against the guide: the run on the extension, the bite just in the fold.',
+            values,
+            ['handwheel', 'needle'],
           ),
-        ]),
-    step('open', 'iron', 'Open the fold and press from the inside, lightly.', {}, ['iron', 'pins']),
-    lastPress('Look along the right side in slanting light; press again only from inside.'),
-  ];
+    ],
+    after: [along(0.5, 'open', 'table', 'Take the pins out, count them, and open the fold.', {}, ['pins'])],
+    check: 'every bite caught, none shows in slanting light.',
+    press: lastPress('Press from the inside, lightly, beside the edge of the hem.'),
+  });
 }
 
 /** The blind hem: a fold of the garment rides a blade, and the needle bites into its edge. */
@@ -198,10 +229,18 @@ export const blindHem: Finish = {
       mostMm: 100,
       startMm: 8,
     },
-    turnMm: { name: 'Turn under', neededBy: ['enclosed'], leastMm: 1, mostMm: 200, startMm: 12 },
+    turnMm: {
+      name: 'Turn under',
+      neededBy: ['enclosed'],
+      optionalFor: ['tacked'],
+      leastMm: 0,
+      mostMm: 200,
+      startMm: 12,
+      startsMm: { tacked: tackedTurnMm },
+    },
   },
   schools: [
-    rawEdgeSchool(['flat', 'deep', 'tacked']),
+    rawEdgeSchool(['flat', 'deep']),
     {
       id: 'bite-dial',
       question: 'A bite misses or goes too deep: which do you move?',
@@ -245,11 +284,12 @@ export const blindHem: Finish = {
             ),
           ]
         : []),
-      ...(wish.variant === 'enclosed' ? turnWiderThanHem(wish) : []),
+      ...(turnOf(wish) > 0 ? turnWiderThanHem(wish) : []),
     ];
   },
   folds,
   steps,
+  passes: (request) => (turnOf(request.wish) > 0 ? [] : rawEdgePass(request)),
   startingValues({ wish, cloth, edge }) {
     const spacingMm = biteSpacingMm({ below: 1, above: 1 });
     const length =

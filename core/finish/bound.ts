@@ -1,4 +1,8 @@
 import { foldedStrip, layersAt } from '../fold/layer';
+import { guess, needle, pressure, straightLength } from './parts/starting';
+import { presserLift, threaded } from './parts/overlock';
+import { foldsAsSewn } from './parts/as-sewn';
+import { said } from './parts/said';
 import { stackAtMm } from '../fold/stack';
 import { refusal, type Issue } from '../impossible';
 import type { Finish } from './finish';
@@ -20,10 +24,7 @@ import { bindingMargin, nearestToFoldMm } from './parts/binding-margin';
 import { bindingSteps } from './parts/binding-work';
 import { coverSpan } from './parts/cover';
 import { asLength } from './parts/margin-parts';
-import { presserLift, threaded } from './parts/overlock';
-import { said } from './parts/said';
 import { garmentBeyondMm, stage } from './parts/stages';
-import { guess, needle, pressure, straightLength } from './parts/starting';
 import { rated } from './parts/rated';
 
 /** Sewn through front and back at once on a lockstitch machine. */
@@ -73,7 +74,7 @@ function folds(request: FoldRequest): FoldPlan {
   const strip = stripOf(request);
   const { strip: around, bound } = boundStack(request, shownMm);
   const core = wish.coreMm ?? cloth.thicknessMm;
-  const stitchX = width - stitchFromFrontMm(wish, strip.tuckInMm);
+  const stitchX = width - stitchFromFrontMm(wish, strip.tuckInMm, request.sewn?.['front']);
   const layers = layersAt(bound, stitchX).length;
   const flat = foldedStrip(trimmed + shownMm, [], core);
   const cutEdge = flat.map((layer) => ({ ...layer, fromSMm: trimmed, fromXMm: trimmed }));
@@ -155,15 +156,17 @@ const zigzagOnElastic = ({ pattern }: SewingPlan['stitch']) =>
     'Open enough to stretch with the elastic.',
   );
 
-/** Two needles this far apart need a binding at least so wide, mm. Starting guess. */
-const wideCoverMm = 10;
+/** Through five layers of knit only the narrow left pair lies well on a binding. */
+const coverNeedles: StartingValue = threaded(
+  3,
+  'narrow',
+  'The narrow left pair: both lines lie on the binding.',
+);
 
-/** Which needles of a coverstitch fit on a binding. */
-function coverNeedles(widthMm: number): StartingValue {
-  return widthMm >= wideCoverMm
-    ? threaded(3, 'outer two needles', 'The wide pair spans the binding and holds both its folds.')
-    : threaded(3, 'left and middle needle', 'The narrow pair fits on a binding this narrow.');
-}
+/** A zigzag that catches both edges of a satin at once, mm. Starting guesses. */
+const satinSwing = ruledBy(3.5, 'satin-swing', 'As wide as it is long: it catches front and back at once.');
+const satinLength = ruledBy(3.5, 'satin-length', 'Open, so that it does not perforate the satin.');
+const swingsAcross = ({ pattern }: SewingPlan['stitch']) => pattern !== 'straight';
 
 /** A strip wrapped round the edge. */
 export const bound: Finish = {
@@ -233,7 +236,7 @@ export const bound: Finish = {
           }
       : {
           machineKinds: ['lockstitch', 'straight-stitch'],
-          patterns: ['straight'],
+          patterns: variant === 'satin' ? ['zigzag', 'three-step', 'straight'] : ['straight'],
           feet:
             variant === 'satin'
               ? ['walking', 'zigzag']
@@ -241,12 +244,27 @@ export const bound: Finish = {
         },
   contradictions,
   folds,
-  steps: (request) => bindingSteps(request, folds(request).layersAtStitch),
-  startingValues({ wish, cloth, edge }) {
-    const { stackMm } = folds({ wish, cloth });
+  steps: (request) => bindingSteps(request, folds(foldsAsSewn(request)).layersAtStitch),
+  passes({ wish, cloth, strip, schools }) {
+    if (covered.includes(wish.variant) || wish.variant === 'satin') return [];
+    if ((schools['attach'] ?? 'by-hand') !== 'by-hand') return [];
+    const { tuckInMm } = stripOf({ wish, cloth, strip });
+    return tuckInMm < 3
+      ? []
+      : [
+          {
+            id: 'first',
+            name: 'Strip to the edge, along its first fold',
+            finish: 'plain-seam',
+            wish: { variant: 'open', seamAllowanceMm: tuckInMm },
+          },
+        ];
+  },
+  startingValues({ wish, cloth, edge, strip }) {
+    const { stackMm } = folds({ wish, cloth, strip });
     if (covered.includes(wish.variant)) {
       return [
-        coverNeedles(wish.depthMm ?? 0),
+        coverNeedles,
         guess(
           'length',
           'Stitch length',
@@ -274,7 +292,7 @@ export const bound: Finish = {
         guess(
           'loopers',
           'Looper',
-          'a little less',
+          'less',
           '',
           said('cover-looper', 'A slack looper lets the binding stretch with the edge.'),
         ),
@@ -285,11 +303,21 @@ export const bound: Finish = {
           'mm',
           said('cover-guide', 'From the middle of the needles to the bound edge: half the width.'),
         ),
-        presserLift(stackMm),
-        needle({ cloth, edge }, stackMm),
+        presserLift(cloth),
+        needle({ cloth, edge, strip }, stackMm),
       ];
     }
-    return [straightLength(stackMm), needle({ cloth, edge }, stackMm), pressure(cloth, stackMm)];
+    const satin = wish.variant === 'satin';
+    return [
+      ...(satin
+        ? [
+            guess('width', 'Stitch width', satinSwing.value, 'mm', ...satinSwing.because),
+            guess('length', 'Stitch length', satinLength.value, 'mm', ...satinLength.because),
+          ]
+        : [straightLength(stackMm)]),
+      needle({ cloth, edge, strip }, stackMm),
+      pressure(cloth, stackMm),
+    ];
   },
   nature: (variant) => {
     const inside = variant === 'seam-allowances';
@@ -335,7 +363,17 @@ export const bound: Finish = {
         })
       : bindingMargin({
           layers: freeLayersOf(variant),
-          startingLength: ({ fold, cloth }) =>
-            asLength(straightLength(folds({ wish: fold, cloth }).stackMm)),
+          startingLength: ({ fold, cloth, strip, stitch }) =>
+            variant === 'satin' && swingsAcross(stitch)
+              ? satinLength
+              : asLength(straightLength(folds({ wish: fold, cloth, strip }).stackMm)),
+          ...(variant === 'satin'
+            ? {
+                spanWidth: ({ stitch }: SewingPlan) => (swingsAcross(stitch) ? satinSwing : null),
+                // Beyond its turn nothing of a satin is doubled that a stitch could hold.
+                mostFromFoldMm: ({ fold }: SewingPlan) =>
+                  Math.max(2 * nearestToFoldMm, (fold.turnMm ?? 0) - satinSwing.value),
+              }
+            : {}),
         }),
 };

@@ -1,16 +1,19 @@
 import { swingCoefficients } from './parts/margin-parts';
+import { differential, guess, needle } from './parts/starting';
+import { presserLift, threaded } from './parts/overlock';
+import { foldsAsSewn } from './parts/as-sewn';
+import { ridesClause } from './parts/at-the-machine';
+import { course } from './parts/course';
+import { once, said, step } from './parts/said';
+import { cut, lastPress, markFolds, pin, press } from './parts/work';
 import { coverSpan } from './parts/cover';
 import { coverHemMargin } from './parts/cover-hem-margin';
 import type { Finish } from './finish';
 import type { FoldPlan } from './fold-plan';
 import type { FoldRequest } from './fold-request';
-import { presserLift, threaded } from './parts/overlock';
 import { rated } from './parts/rated';
-import { once, said, step } from './parts/said';
-import { differential, guess, needle } from './parts/starting';
 import { sewnAt } from './parts/stages';
 import { turnedOnce } from './parts/turned';
-import { cut, lastPress, testScrap } from './parts/work';
 import type { StartingValue, WorkRequest, WorkStep } from './work';
 
 const both = ['narrow', 'wide'];
@@ -26,7 +29,7 @@ function folds(request: FoldRequest): FoldPlan {
   const [depth, gap] = [wish.depthMm ?? 0, gapOf(wish.variant)];
   const plan = turnedOnce(request);
   // The needle nearer to the fold catches the hem; the other runs just beyond its raw edge.
-  const inHem = Math.min(gap / 2, depth / 2);
+  const inHem = Math.min(request.sewn?.['cover'] ?? gap / 2, depth);
   const pressed = plan.stages.filter(({ id }) => id !== 'stitch');
   return {
     ...plan,
@@ -51,49 +54,64 @@ const length: StartingValue = guess(
 );
 
 function steps(request: WorkRequest): WorkStep[] {
-  const { wish, cloth, edge } = request;
-  const { allowanceMm, finishedDepthMm, stitchFromHemlineMm } = folds({ wish, cloth });
-  return [
-    cut(allowanceMm),
-    step(
-      'press',
-      'iron',
-      'Turn up {depthMm} to the inside and press the hemline.',
-      { depthMm: finishedDepthMm },
-      ['iron'],
-    ),
-    step('pin', 'table', 'Pin from the right side, along the hem and well clear of it.', {}, [
-      'pins',
-    ]),
-    once(
-      6,
-      'thread',
-      machine,
-      wish.variant === 'wide'
-        ? 'Thread the outer two needles and the looper.'
-        : 'Thread two needles that stand beside each other, and the looper.',
-      {},
-      ['power-off'],
-    ),
-    testScrap(2),
-    step(
-      'sew',
-      machine,
-      'From the right side, with the hemline along a guide, the nearer needle {fromEdgeMm} from it; the raw edge inside must lie between the needles.',
-      { fromEdgeMm: stitchFromHemlineMm ?? 0 },
-      ['needle'],
-    ),
-    edge.closed
-      ? once(
-          3,
-          'ends',
-          machine,
-          'Sew on over the first stitches by {overlapMm}, cut the threads, and draw the upper ones to the inside.',
-          { overlapMm: 20 },
-        )
-      : once(2, 'ends', 'hand', 'Draw the upper threads to the inside and tie them.'),
-    lastPress('Press from the inside; do not pull the hem.'),
-  ];
+  const { wish, edge } = request;
+  const plan = folds(foldsAsSewn(request));
+  const coverMm = request.sewn?.checks['cover'];
+  return course(request, {
+    at: machine,
+    footName: 'its own foot',
+    measure: [
+      cut(plan.allowanceMm),
+      markFolds('Mark the hemline {allowanceMm} from the raw edge.', {
+        allowanceMm: plan.allowanceMm,
+      }),
+    ],
+    fold: [
+      press('press', 'Turn up {depthMm} to the inside and press the hemline.', {
+        depthMm: plan.finishedDepthMm,
+      }),
+      pin('Pin from the right side, along the hem and well clear of it.'),
+    ],
+    set: [
+      once(
+        6,
+        'thread',
+        machine,
+        wish.variant === 'wide'
+          ? 'Thread the outer two needles and the looper.'
+          : 'Thread the left and the middle needle, and the looper.',
+        {},
+        ['power-off'],
+      ),
+    ],
+    layers: plan.layersAtStitch,
+    scrap: { text: 'turned up as the hem is, {layers} layers', layers: plan.layersAtStitch },
+    look: 'turned over, does the raw edge lie between the needles all along?',
+    sew: [
+      step(
+        'sew',
+        machine,
+        coverMm === undefined
+          ? 'From the right side, the nearer needle {fromEdgeMm:fine} from the hemline; the raw edge inside must lie between the needles.'
+          : `From the right side, ${ridesClause(request)}, the nearer needle {fromEdgeMm:fine} from the hemline: the raw edge lies {coverMm:fine} beyond it, between the needles.`,
+        { fromEdgeMm: plan.stitchFromHemlineMm ?? 0, coverMm: coverMm ?? 0 },
+        ['needle'],
+      ),
+    ],
+    close: [
+      edge.closed
+        ? once(
+            3,
+            'ends',
+            machine,
+            'Sew on over the first stitches by {overlapMm}, cut the threads, and draw the upper ones to the inside.',
+            { overlapMm: 20 },
+          )
+        : once(2, 'ends', 'hand', 'Draw the upper threads to the inside and tie them.'),
+    ],
+    check: 'the loops cover the raw edge, and nothing tunnels.',
+    press: lastPress('Press from the inside; do not pull the hem.'),
+  });
 }
 
 /** The usual hem of a knit: turned once, two lines outside, loops over the raw edge inside. */
@@ -132,7 +150,7 @@ export const coverstitchHem: Finish = {
     return [
       threaded(
         3,
-        wish.variant === 'wide' ? 'outer two needles' : 'left and middle needle',
+        wish.variant === 'wide' ? 'outer' : 'narrow',
         'Two needles above, one looper below.',
       ),
       length,
@@ -140,11 +158,11 @@ export const coverstitchHem: Finish = {
       guess(
         'loopers',
         'Looper',
-        'a little less',
+        'less',
         '',
         said('cover-looper', 'A slack looper lets the hem stretch and does not tunnel.'),
       ),
-      presserLift(stackMm),
+      presserLift(cloth),
       needle({ cloth, edge }, stackMm),
     ];
   },

@@ -1,12 +1,14 @@
 import type { Finish } from './finish';
+import { needle, pressure, straightLength } from './parts/starting';
+import { foldsAsSewn } from './parts/as-sewn';
+import { course } from './parts/course';
+import { home, said } from './parts/said';
+import { cut, fitCurve, lastPress, markFolds, pin, press, topstitch } from './parts/work';
 import type { WorkRequest, WorkStep } from './work';
 import type { FoldRequest } from './fold-request';
 import { catchMargin } from './parts/catch-margin';
-import { home, said, step } from './parts/said';
 import { endsSchool, topstitchSide } from './parts/schools';
-import { needle, pressure, straightLength } from './parts/starting';
 import { firstTurnMm, turnedTwice, turnWiderThanHem } from './parts/turned';
-import { changeTo, cut, easeIfCurved, ends, lastPress, testScrap, topstitch } from './parts/work';
 import { oneLineShows, plainToSee, shutIn } from './parts/rated';
 
 const both = ['narrow', 'equal'];
@@ -19,33 +21,35 @@ function folds(request: FoldRequest) {
 }
 
 function steps(request: WorkRequest): WorkStep[] {
-  const { wish, cloth } = request;
-  const { allowanceMm, stitchFromHemlineMm, finishedDepthMm } = folds({ wish, cloth });
-  const machine = home('edge-guide');
-  return [
-    cut(allowanceMm),
-    step(
-      'turn',
-      'iron',
-      'Turn the raw edge under by {turnMm} and press.',
-      { turnMm: firstTurnMm(wish) },
-      ['iron'],
-    ),
-    step(
-      'press',
-      'iron',
-      'Turn again by {depthMm} and press the hemline.',
-      { depthMm: finishedDepthMm },
-      ['iron'],
-    ),
-    ...easeIfCurved(request, finishedDepthMm),
-    step('pin', 'table', 'Pin across the hem, well clear of the needle.', {}, ['pins']),
-    changeTo('edge-guide or straight foot', machine),
-    testScrap(3),
-    topstitch(request, machine, stitchFromHemlineMm, 'inner fold'),
-    ends(request, machine),
-    lastPress('Count the pins out and press from the inside.'),
-  ];
+  const { wish } = request;
+  const plan = folds(foldsAsSewn(request));
+  const at = home('edge-guide');
+  const turnMm = firstTurnMm(wish);
+  return course(request, {
+    at,
+    footName: 'edge-guide or straight-stitch foot',
+    measure: [
+      cut(plan.allowanceMm),
+      markFolds('Mark the folds {turnMm} and {hemlineMm} from the raw edge.', {
+        turnMm,
+        hemlineMm: plan.allowanceMm,
+      }),
+    ],
+    fold: [
+      press('turn', 'Turn the raw edge under by {turnMm} and press.', { turnMm }),
+      press('press', 'Turn again by {depthMm} and press the hemline.', {
+        depthMm: plan.finishedDepthMm,
+      }),
+      ...fitCurve(request, plan.finishedDepthMm),
+      pin('Pin across the hem, well clear of the needle.'),
+    ],
+    layers: plan.layersAtStitch,
+    scrap: { text: 'folded as the hem is, {layers} layers', layers: plan.layersAtStitch },
+    look: 'does the line catch the inner fold all along?',
+    sew: [topstitch(request, at, plan.stitchFromHemlineMm, 'inner fold')],
+    check: 'the inner fold caught everywhere, pins out equal to pins in.',
+    press: lastPress('Press from the inside.'),
+  });
 }
 
 /** A hem turned twice: the raw edge is shut in. */

@@ -6,7 +6,7 @@ import type { FoldFieldRules, FoldRequest } from './fold-request';
 import type { KitNeed } from './kit-need';
 import type { Nature } from './nature';
 import type { School } from './school';
-import type { StartingValue, WorkRequest, WorkStep } from './work';
+import type { PassWish, StartingValue, WorkRequest, WorkStep } from './work';
 
 /** A way of doing a finish that changes its folds or its stitch. */
 export interface Variant {
@@ -51,7 +51,13 @@ export interface Finish {
   /** Allowance, marks and stages. The wish has passed the field rules and {@link contradictions}. */
   folds(request: FoldRequest): FoldPlan;
 
-  /** The work from cutting to the last pressing. */
+  /**
+   * Other passes of the same work, each a finish of its own with its own dials: an edge overcast
+   * before it is turned, the first line of a French seam. None when left out.
+   */
+  passes?(request: WorkRequest): readonly PassWish[];
+
+  /** The work from measuring to putting the machine back. */
   steps(request: WorkRequest): WorkStep[];
 
   /** What to set and put in before the first test, in the order one sets it. */

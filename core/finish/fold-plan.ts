@@ -51,6 +51,10 @@ export interface FoldPlan {
   readonly finishedDepthMm: number;
   /** In the order of the work, from flat cloth to the finished edge. */
   readonly stages: readonly FoldStage[];
+  /** What is really lost in length, where a tuck takes some. */
+  readonly shortensMm?: number;
+  /** From the needle line to the edge that a knife leaves, beyond the line, where it leaves one. */
+  readonly outsideNeedleMm?: number;
   /** Cloth to feed into a scroll. */
   readonly feedMm?: number;
   readonly strip?: StripPlan;

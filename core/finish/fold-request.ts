@@ -33,6 +33,8 @@ export interface FoldFieldRule {
   readonly mostMm: number;
   /** Null for a field that has no value of its own to start with. */
   readonly startMm: number | null;
+  /** Where a variant starts otherwise. */
+  readonly startsMm?: Readonly<Record<string, number>>;
   /** The usual sizes, where they are made in sizes. */
   readonly sizesMm?: readonly number[];
 }
@@ -44,6 +46,10 @@ export type FoldFieldRules = { readonly [field in FoldField]?: FoldFieldRule };
 export function takesField(rule: FoldFieldRule, variant: string): boolean {
   return rule.neededBy.includes(variant) || (rule.optionalFor?.includes(variant) ?? false);
 }
+
+/** Where a variant's field starts; null where it has no value of its own to start with. */
+export const startOf = ({ startMm, startsMm }: FoldFieldRule, variant: string): number | null =>
+  startsMm?.[variant] ?? startMm;
 
 /** A finish as far as its fold fields go. */
 interface Foldable {
@@ -129,13 +135,14 @@ export function foldIssues({ id, variants, fields }: Foldable, wish: FoldWish): 
 
 /** A wish with every optional length that was left out at its start. */
 export function completed(fields: FoldFieldRules, wish: FoldWish): FoldWish {
-  const starts = Object.entries(fields).flatMap(([field, rule]): [string, number][] =>
-    (wish[field as FoldField] ?? null) === null &&
-    rule.optionalFor?.includes(wish.variant) &&
-    rule.startMm !== null
-      ? [[field, rule.startMm]]
-      : [],
-  );
+  const starts = Object.entries(fields).flatMap(([field, rule]): [string, number][] => {
+    const startMm = startOf(rule, wish.variant);
+    return (wish[field as FoldField] ?? null) === null &&
+      rule.optionalFor?.includes(wish.variant) &&
+      startMm !== null
+      ? [[field, startMm]]
+      : [];
+  });
   return { ...wish, ...Object.fromEntries(starts) };
 }
 
@@ -143,6 +150,8 @@ export function completed(fields: FoldFieldRules, wish: FoldWish): FoldWish {
 export interface FoldRequest {
   readonly wish: FoldWish;
   readonly cloth: Pick<Cloth, 'thicknessMm'>;
+  /** What a strip round the edge is made of; the cloth itself when left out. */
+  readonly strip?: Pick<Cloth, 'thicknessMm'> | null | undefined;
   /** What the edge is for and what is done to it already, where that changes the folds. */
   readonly edge?: { readonly [use in keyof EdgeUse]?: EdgeUse[use] | undefined } | undefined;
   /** Values of the finish's checks at the present setting, by name, to draw the needle truly. */

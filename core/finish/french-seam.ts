@@ -1,4 +1,10 @@
 import type { Layer } from '../fold/layer';
+import { needle, pressure, straightLength } from './parts/starting';
+import { foldsAsSewn } from './parts/as-sewn';
+import { dialsClause } from './parts/at-the-machine';
+import { course } from './parts/course';
+import { along, home, said, step } from './parts/said';
+import { lastPress, pin, press } from './parts/work';
 import { stackMm } from '../fold/stack';
 import { refusal } from '../impossible';
 import type { Finish } from './finish';
@@ -7,11 +13,8 @@ import type { WorkRequest, WorkStep } from './work';
 import type { FoldRequest } from './fold-request';
 import { encloseMargin } from './parts/enclose-margin';
 import { asLength } from './parts/margin-parts';
-import { home, said, step } from './parts/said';
 import { creaseSchool, endsSchool } from './parts/schools';
 import { stage } from './parts/stages';
-import { needle, pressure, straightLength } from './parts/starting';
-import { changeTo, cut, ends, lastPress, testScrap } from './parts/work';
 import { rated } from './parts/rated';
 
 /** A first seam nearer to the raw edge than this pulls out, mm. Starting guess. */
@@ -89,46 +92,61 @@ function folds({ wish, cloth: { thicknessMm } }: FoldRequest): FoldPlan {
 }
 
 function steps(request: WorkRequest): WorkStep[] {
-  const { wish, cloth, schools } = request;
-  const { allowanceMm, marks, trim } = folds({ wish, cloth });
+  const { schools, passes } = request;
+  const { allowanceMm, marks, trim } = folds(foldsAsSewn(request));
   const [firstMm = 0, trimMm = 0, secondMm = 0] = marks.map(({ atMm }) => atMm);
-  const machine = home('straight');
-  return [
-    cut(allowanceMm),
-    step('pin', 'table', 'Lay the cloth wrong sides together and pin.', {}, ['pins']),
-    changeTo('straight-stitch foot', machine),
-    testScrap(2),
-    step('first', machine, 'Sew the first seam {firstMm} from the raw edges.', { firstMm }, [
-      'needle',
-    ]),
-    step(
-      'trim',
-      'table',
-      trim?.needed
-        ? 'Trim both allowances to {trimMm} or less, and every loose thread with them.'
-        : 'The allowances are within {trimMm} already; only cut loose threads off.',
-      { trimMm },
-      ['cutter'],
-    ),
-    step(
-      'press',
-      'iron',
-      schools['crease'] === 'template'
-        ? 'Press the seam open, then fold along it over the edge of a card, right sides together, and press.'
-        : 'Press the seam open, then fold along it, right sides together, and press.',
-      {},
-      ['iron'],
-    ),
-    step(
-      'second',
-      machine,
-      'Sew the second seam {secondMm} from the fold; no thread may look out on the right side.',
-      { secondMm },
-      ['needle'],
-    ),
-    ends(request, machine),
-    lastPress('Press the seam to one side.'),
-  ];
+  const at = home('straight');
+  const first = passes?.['first']?.sewn ?? null;
+  const dials = first && dialsClause(first);
+  return course(request, {
+    at,
+    footName: 'straight-stitch foot',
+    measure: [
+      along(0.5, 'cut', 'table', 'Check that both edges have {allowanceMm} of allowance.', {
+        allowanceMm,
+      }),
+    ],
+    prepare: [
+      pin('Lay the cloth wrong sides together and pin.'),
+      step(
+        'first',
+        at,
+        dials
+          ? `First seam, on a test of its own, {firstMm:fine} from the raw edges: {foot}, ${dials.text}.`
+          : 'Sew the first seam {firstMm:fine} from the raw edges.',
+        { firstMm, ...(first && dials ? { ...dials.values, foot: first.footName } : {}) },
+        ['needle'],
+      ),
+      along(
+        0.8,
+        'trim',
+        'table',
+        trim?.needed
+          ? 'Trim both allowances to {trimMm:fine} or less, and every loose thread with them.'
+          : 'The allowances are within {trimMm:fine} already; only cut loose threads off.',
+        { trimMm },
+        ['cutter'],
+      ),
+    ],
+    fold: [
+      press(
+        'press',
+        schools['crease'] === 'template'
+          ? 'Press the seam open, then fold along it over the edge of a card, right sides together, and press.'
+          : 'Press the seam open, then fold along it, right sides together, and press.',
+      ),
+    ],
+    layers: 2,
+    scrap: { text: 'both seams, as the real one is', layers: 2 },
+    look: 'does any thread of the first seam look out?',
+    sew: [
+      step('second', at, 'Sew the second seam {secondMm:fine} from the fold.', { secondMm }, [
+        'needle',
+      ]),
+    ],
+    check: 'no thread looks out on the right side.',
+    press: lastPress('Press the seam to one side.'),
+  });
 }
 
 /** Two passes: the raw edges end up inside the seam. */
@@ -192,6 +210,20 @@ export const frenchSeam: Finish = {
   },
   folds,
   steps,
+  passes({ wish, cloth }) {
+    const [first] = folds({ wish, cloth }).marks;
+    return first && first.atMm >= 3
+      ? [
+          {
+            id: 'first',
+            name: 'First seam, wrong sides together',
+            finish: 'plain-seam',
+            wish: { variant: 'open', seamAllowanceMm: first.atMm },
+            purpose: 'seam',
+          },
+        ]
+      : [];
+  },
   startingValues({ wish, cloth, edge }) {
     const { stackMm: stack } = folds({ wish, cloth });
     return [straightLength(stack), needle({ cloth, edge }, stack), pressure(cloth, stack)];

@@ -1,17 +1,24 @@
 import { foldedStrip } from '../fold/layer';
+import { guess, needle } from './parts/starting';
+import { foldsAsSewn } from './parts/as-sewn';
+import { course } from './parts/course';
+import { along, home, once, said, step } from './parts/said';
+import { cut, lastPress, markFolds } from './parts/work';
 import { mark } from '../fold/mark';
 import { stackMm } from '../fold/stack';
 import type { Finish } from './finish';
 import type { FoldPlan } from './fold-plan';
 import type { WorkRequest, WorkStep } from './work';
 import type { FoldRequest } from './fold-request';
-import { once, said, step } from './parts/said';
 import { stage } from './parts/stages';
-import { guess, needle } from './parts/starting';
-import { changeTo, cut, testScrap } from './parts/work';
 import { rated } from './parts/rated';
 
 const all = ['loops', 'cut'];
+/** How wide and close the loops are sewn, and the zigzag over their feet, mm. Starting guesses. */
+const fringeWidthMm = 5;
+const fringeLengthMm = 0.4;
+const anchorWidthMm = 2;
+const anchorLengthMm = 1.5;
 /** How high a loop stands: the bar of the foot. Starting guess. */
 const loopHeightMm = 4;
 
@@ -39,35 +46,44 @@ function folds({ wish, cloth: { thicknessMm } }: FoldRequest): FoldPlan {
 }
 
 function steps(request: WorkRequest): WorkStep[] {
-  const { wish, cloth } = request;
-  const { allowanceMm } = folds({ wish, cloth });
-  const machine = { machine: 'lockstitch', foot: 'tall-bar' } as const;
-  return [
-    cut(allowanceMm),
-    step('mark', 'table', 'Draw the fringe line {lineMm} from the raw edge.', {
-      lineMm: allowanceMm,
-    }),
-    changeTo('foot with the tall bar', machine),
-    testScrap(1),
-    step(
-      'sew',
-      machine,
-      'Close, wide zigzag over the bar along the line; draw the work off the bar straight back.',
-      {},
-      ['needle'],
-    ),
-    step(
-      'anchor',
-      { machine: 'lockstitch', foot: 'zigzag' },
-      'Push all loops to one side and sew a narrow zigzag over their feet.',
-      {},
-      ['needle'],
-    ),
-    ...(wish.variant === 'cut'
-      ? [step('open', 'hand', 'Cut the loops open at their tops and brush them up.')]
-      : []),
-    once(1, 'last', 'hand', 'Pull a few loops hard: nothing may come off.', {}, ['loose-trim']),
-  ];
+  const { allowanceMm } = folds(foldsAsSewn(request));
+  const at = home('tall-bar');
+  return course(request, {
+    at,
+    footName: 'the foot with the tall bar',
+    measure: [
+      cut(allowanceMm),
+      markFolds('Draw the fringe line {lineMm} from the raw edge.', { lineMm: allowanceMm }),
+    ],
+    layers: 1,
+    scrap: { text: '{layers} layer, with paper under it if it draws in', layers: 1 },
+    look: 'do the loops stand, and does the cloth lie flat?',
+    sew: [
+      along(
+        3,
+        'sew',
+        at,
+        'Sew over the bar along the line, {widthMm:fine} wide and {lengthMm:fine} long; draw the work off the bar straight back.',
+        { widthMm: fringeWidthMm, lengthMm: fringeLengthMm },
+        ['needle'],
+      ),
+    ],
+    after: [
+      step(
+        'anchor',
+        home('zigzag'),
+        'Push all loops to one side; with the open foot, sew a zigzag {anchorWidthMm:fine} wide and {anchorLengthMm:fine} long over their feet.',
+        { anchorWidthMm, anchorLengthMm },
+        ['needle'],
+      ),
+      ...(request.wish.variant === 'cut'
+        ? [along(2, 'open', 'hand', 'Cut the loops open at their tops and brush them up.')]
+        : []),
+      once(1, 'last', 'hand', 'Pull a few loops hard: nothing may come off.', {}, ['loose-trim']),
+    ],
+    check: 'no loop comes off.',
+    press: lastPress('Press beside the fringe, never on it.'),
+  });
 }
 
 /** Loops of thread from a close wide zigzag over a tall bar. */
@@ -113,14 +129,14 @@ export const fringe: Finish = {
     guess(
       'length',
       'Stitch length',
-      0.4,
+      fringeLengthMm,
       'mm',
       said('fringe-length', 'As close as it still feeds.'),
     ),
     guess(
       'width',
       'Stitch width',
-      5,
+      fringeWidthMm,
       'mm',
       said(
         'fringe-width',
@@ -130,7 +146,7 @@ export const fringe: Finish = {
     guess(
       'tension',
       'Upper tension',
-      'two numbers less',
+      'two-less',
       '',
       said('fringe-tension', 'Loops must stand, not pull tight over the bar.'),
     ),

@@ -1,13 +1,15 @@
 import { crossingLayers } from '../fold/stack';
+import { guess, needle, pressure, straightLength } from './parts/starting';
+import { foldsAsSewn } from './parts/as-sewn';
+import { course } from './parts/course';
+import { home, once, said } from './parts/said';
+import { cut, lastPress, markFolds, press, topstitch } from './parts/work';
 import type { Finish } from './finish';
 import type { WorkRequest, WorkStep } from './work';
 import type { FoldRequest } from './fold-request';
 import { catchMargin } from './parts/catch-margin';
-import { home, once, said, step } from './parts/said';
 import { topstitchSide } from './parts/schools';
-import { guess, needle, pressure, straightLength } from './parts/starting';
 import { firstTurnMm, turnedTwice, turnWiderThanHem } from './parts/turned';
-import { changeTo, cut, ends, lastPress, testScrap, topstitch } from './parts/work';
 import { rated } from './parts/rated';
 
 const both = ['narrow', 'equal'];
@@ -29,47 +31,65 @@ const seamed = (edge: WorkRequest['edge']) => ({
 const overFelledMm = (stackMm: number) => stackMm * crossingLayers.felled;
 
 function steps(request: WorkRequest): WorkStep[] {
-  const { wish, cloth } = request;
-  const { allowanceMm, stitchFromHemlineMm, finishedDepthMm, stackMm } = folds({ wish, cloth });
-  const machine = home('straight');
-  return [
-    cut(allowanceMm),
-    once(
-      5,
-      'grade',
-      'table',
-      'At each felled seam, clip the allowances out of the part that will be turned first, so that fewer layers meet.',
-      {},
-      ['cutter'],
-    ),
-    step(
-      'turn',
-      'iron',
-      'Turn the raw edge under by {turnMm} and press hard; hammer the seams flat over a block.',
-      { turnMm: firstTurnMm(wish) },
-      ['iron'],
-    ),
-    step(
-      'press',
-      'iron',
-      'Turn again by {depthMm} and press the hemline.',
-      { depthMm: finishedDepthMm },
-      ['iron'],
-    ),
-    changeTo('straight-stitch foot and a denim needle', machine),
-    testScrap(3),
-    topstitch(request, machine, stitchFromHemlineMm, 'inner fold'),
-    once(
-      2,
-      'seams',
-      machine,
-      'Over each felled seam, about {stackMm:fine} thick: turn the handwheel, with a shim behind the heel going up and before the toe coming down.',
-      { stackMm: overFelledMm(stackMm) },
-      ['handwheel', 'needle'],
-    ),
-    ends(request, machine),
-    lastPress('Press once more over the seams.'),
-  ];
+  const { wish, edge } = request;
+  const plan = folds(foldsAsSewn(request));
+  const at = home('straight');
+  const turnMm = firstTurnMm(wish);
+  const marked = (edge.crossings ?? []).length > 0;
+  return course(request, {
+    at,
+    footName: 'straight-stitch foot',
+    measure: [
+      cut(plan.allowanceMm),
+      markFolds('Mark the folds {turnMm} and {hemlineMm} from the raw edge.', {
+        turnMm,
+        hemlineMm: plan.allowanceMm,
+      }),
+    ],
+    prepare: [
+      once(
+        5,
+        'grade',
+        'table',
+        'At each felled seam, clip the allowances out of the part that is turned first, so that fewer layers meet.',
+        {},
+        ['cutter'],
+      ),
+    ],
+    fold: [
+      press(
+        'turn',
+        'Turn the raw edge under by {turnMm} and press hard; hammer the seams flat over a block.',
+        { turnMm },
+      ),
+      press('press', 'Turn again by {depthMm} and press the hemline.', {
+        depthMm: plan.finishedDepthMm,
+      }),
+    ],
+    layers: plan.layersAtStitch,
+    scrap: { text: 'folded as the hem is, {layers} layers', layers: plan.layersAtStitch },
+    look: 'does the line catch the inner fold, and do the threads lock inside?',
+    sew: [topstitch(request, at, plan.stitchFromHemlineMm, 'inner fold')],
+    ...(marked
+      ? {}
+      : {
+          overSeams: [
+            once(
+              2,
+              'seams',
+              at,
+              'Over each felled seam, about {overMm:fine} thick: by handwheel, with a shim of {shimMm:fine} behind the heel going up, in front of the toe coming down.',
+              {
+                overMm: overFelledMm(plan.stackMm),
+                shimMm: overFelledMm(plan.stackMm) - plan.stackMm,
+              },
+              ['handwheel', 'needle'],
+            ),
+          ],
+        }),
+    check: 'the inner fold caught everywhere, stitches as long over the seams as between them.',
+    press: lastPress('Press once more over the seams.'),
+  });
 }
 
 /** A double fold over felled seams, topstitched in thick thread. */
@@ -115,14 +135,14 @@ export const jeansHem: Finish = {
       guess(
         'thread',
         'Thread',
-        'topstitching above, ordinary below',
+        'topstitching',
         '',
         said('thread', 'Thick thread shows on the right side only.'),
       ),
       guess(
         'tension',
         'Upper tension',
-        'half a number more',
+        'half-more',
         '',
         said('tension', 'Thick thread pulls the lock up; look at both faces.'),
       ),

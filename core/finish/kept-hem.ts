@@ -1,4 +1,9 @@
 import type { Fold } from '../fold/flat-fold';
+import { needle, pressure, straightLength } from './parts/starting';
+import { foldsAsSewn } from './parts/as-sewn';
+import { dialsClause, ridesClause } from './parts/at-the-machine';
+import { course } from './parts/course';
+import { along, home, once, said, step } from './parts/said';
 import { cutOut, foldedStrip, placeOf } from '../fold/layer';
 import { crossingLayers, stackMm } from '../fold/stack';
 import { refusal } from '../impossible';
@@ -8,18 +13,17 @@ import type { WorkRequest, WorkStep } from './work';
 import type { FoldRequest } from './fold-request';
 import { lineMargin } from './parts/line-margin';
 import { asLength } from './parts/margin-parts';
-import { home, once, said, step } from './parts/said';
 import { garmentBeyondMm, stage } from './parts/stages';
-import { needle, pressure, straightLength } from './parts/starting';
-import { changeTo, ends, testScrap } from './parts/work';
 import { rated } from './parts/rated';
 
 const all = ['seams', 'edge-stitched', 'hand-caught', 'fused'];
 /** A shallower tuck slips out from under the foot; a deeper one than `leave` is trimmed. */
 const shallowestTuckMm = 3;
 const leaveMm = 15;
-/** The stitch lies this far beyond the ridge of the old hem: middle of 0.1 … 1.2 mm. */
-const ditchMm = 0.65;
+/** The stitch keeps this near to the ridge of the old hem and no nearer, mm. Starting guesses. */
+const ditch = { nearestMm: 0.1, farthestMm: 1.2 } as const;
+/** The ditch one aims at: the middle of what is good. */
+const aimedDitchMm = (ditch.nearestMm + ditch.farthestMm) / 2;
 
 function trimOf(tuckMm: number): TrimPlan {
   const needed = tuckMm > leaveMm;
@@ -30,32 +34,36 @@ function trimOf(tuckMm: number): TrimPlan {
   };
 }
 
-/** Tuck fold S/2 beyond the old stitching; trim to 15 mm. Source: docs/formulas.md, “Folds”. */
-function folds({ wish, cloth: { thicknessMm } }: FoldRequest): FoldPlan {
+/**
+ * Tuck fold S/2 beyond the line that is sewn, which is the ridge of the old hem plus the ditch; so
+ * S is what is really lost. Trim to 15 mm. Source: docs/formulas.md, “Folds”.
+ */
+function folds({ wish, cloth: { thicknessMm }, sewn }: FoldRequest): FoldPlan {
   const [tuck, depth] = [(wish.shortenMm ?? 0) / 2, wish.depthMm ?? 0];
   const turn = Math.min(10, depth);
   // s runs from the raw edge inside the old hem; the old hem was turned twice.
   const hemline = turn + depth;
-  const ridge = hemline + depth + ditchMm;
-  const lengthMm = ridge + 2 * tuck + garmentBeyondMm(depth) + tuck;
+  const ditchMm = sewn?.['ditch'] ?? aimedDitchMm;
+  const seamLine = hemline + depth + ditchMm;
+  const lengthMm = seamLine + 2 * tuck + garmentBeyondMm(depth) + tuck;
   const oldHem: Fold[] = [
     { atMm: turn, direction: 'over' },
     { atMm: hemline, direction: 'over' },
   ];
-  const tucked: Fold[] = [...oldHem, { atMm: ridge + tuck, direction: 'under' }];
+  const tucked: Fold[] = [...oldHem, { atMm: seamLine + tuck, direction: 'under' }];
   const flat = foldedStrip(lengthMm, oldHem, thicknessMm);
   const folded = foldedStrip(lengthMm, tucked, thicknessMm);
-  const seam = placeOf(folded, ridge) ?? 0;
+  const seam = placeOf(folded, seamLine) ?? 0;
   const pressed = foldedStrip(
     lengthMm,
-    [...tucked, { atMm: ridge + 2 * tuck, direction: 'over' }],
+    [...tucked, { atMm: seamLine + 2 * tuck, direction: 'over' }],
     thicknessMm,
   );
   const trim = trimOf(tuck);
   const down = trim.needed
-    ? cutOut(pressed, ridge + trim.leaveMm, ridge + 2 * tuck - trim.leaveMm)
+    ? cutOut(pressed, seamLine + trim.leaveMm, seamLine + 2 * tuck - trim.leaveMm)
     : pressed;
-  const heldAt = (share: number) => placeOf(down, ridge + 2 * tuck - trim.leaveMm * share) ?? 0;
+  const heldAt = (share: number) => placeOf(down, seamLine + 2 * tuck - trim.leaveMm * share) ?? 0;
   const held = wish.variant === 'edge-stitched' ? [heldAt(0.2)] : [];
   return {
     allowanceMm: 0,
@@ -67,6 +75,7 @@ function folds({ wish, cloth: { thicknessMm } }: FoldRequest): FoldPlan {
     stackMm: stackMm(2, thicknessMm),
     stitchFromHemlineMm: depth + ditchMm,
     finishedDepthMm: depth,
+    shortensMm: 2 * tuck,
     trim,
     stages: [
       stage('flat', 'The old hem as it is', flat),
@@ -77,7 +86,7 @@ function folds({ wish, cloth: { thicknessMm } }: FoldRequest): FoldPlan {
         trim.needed ? 'Trimmed, and the old hem turned down' : 'The old hem turned down',
         down,
         {
-          stitchesXMm: [placeOf(down, ridge) ?? 0, ...held],
+          stitchesXMm: [placeOf(down, seamLine) ?? 0, ...held],
         },
       ),
     ],
@@ -93,7 +102,7 @@ const holding: Readonly<Record<string, WorkStep>> = {
   'edge-stitched': step(
     'hold',
     home('zigzag'),
-    'From the right side, stitch the tuck down just above the old hem, over the ditch.',
+    'From the right side, stitch the tuck down just above the old hem, with the same setting.',
     {},
     ['needle'],
   ),
@@ -112,57 +121,84 @@ const holding: Readonly<Record<string, WorkStep>> = {
 };
 
 function steps(request: WorkRequest): WorkStep[] {
-  const { wish, cloth } = request;
-  const { marks, trim } = folds({ wish, cloth });
-  const tuckMm = marks[0]?.atMm ?? 0;
-  const machine = home('zigzag');
+  const { wish, passes, sewn } = request;
+  const plan = folds(foldsAsSewn(request));
+  const tuckMm = plan.marks[0]?.atMm ?? 0;
+  const ditchMm = sewn?.checks['ditch'] ?? aimedDitchMm;
+  const { trim } = plan;
+  const at = home('zipper');
   const hold = holding[wish.variant];
-  return [
-    step('mark', 'table', 'Mark the tuck fold {tuckMm} above the old hem’s stitching, all round.', {
-      tuckMm,
-    }),
-    step(
-      'fold',
-      'table',
-      'Fold right sides together on the mark: the old hem comes to lie on the garment. Pin.',
-      {},
-      ['pins'],
-    ),
-    changeTo('zigzag or straight foot, needle to the left', machine),
-    testScrap(2),
-    step(
-      'sew',
-      machine,
-      'Sew in the ditch, beside the ridge of the old hem and never on it; go over the seams by handwheel.',
-      {},
-      ['handwheel', 'needle'],
-    ),
-    ends(request, machine),
-    once(5, 'try-on', 'hand', 'Turn the hem down and try it on before anything is cut.', {}),
-    ...(trim?.needed
-      ? [
-          step(
-            'trim',
-            'table',
-            'Only now trim the tuck to {leaveMm}, which takes {cutAwayMm} off each layer, and overcast it.',
-            { leaveMm: trim.leaveMm, cutAwayMm: trim.cutAwayMm },
-            ['cutter'],
-          ),
-        ]
-      : []),
-    ...(hold ? [hold] : []),
-    step(
+  const overcasting = passes?.['tuck-edge']?.sewn ?? null;
+  const dials = overcasting && dialsClause(overcasting);
+  return course(request, {
+    at,
+    footName: 'a foot that lets the needle get beside the old hem: a zipper or an edge-guide foot',
+    measure: [
+      along(
+        0.8,
+        'mark',
+        'table',
+        'Mark the tuck fold {fromRidgeMm:fine} above the ridge of the old hem, all round: {tuckMm} beyond the line you will sew, which lies {ditchMm:fine} from the ridge. It shortens by {shortensMm}.',
+        { tuckMm, ditchMm, fromRidgeMm: tuckMm + ditchMm, shortensMm: plan.shortensMm ?? 0 },
+      ),
+    ],
+    fold: [
+      along(
+        0.8,
+        'fold',
+        'table',
+        'Fold right sides together on the mark, the old hem on the garment, one layer of the leg only, side seams matched. Pin.',
+        {},
+        ['pins'],
+      ),
+    ],
+    layers: plan.layersAtStitch,
+    scrap: { text: 'on a hem cut off before, or a like one: {layers} layers', layers: 2 },
+    look: 'turned down, does the line hide in the ditch?',
+    sew: [
+      step(
+        'sew',
+        at,
+        `Sew {ditchMm:fine} from the ridge and never on it: ${ridesClause(request)}.`,
+        { ditchMm },
+        ['handwheel', 'needle'],
+      ),
+    ],
+    after: [
+      once(5, 'try-on', 'hand', 'Turn the hem down and try it on before anything is cut.'),
+      ...(trim?.needed
+        ? [
+            along(
+              0.8,
+              'trim',
+              'table',
+              'Only now trim the tuck to {leaveMm}, which takes {cutAwayMm} off each layer.',
+              { leaveMm: trim.leaveMm, cutAwayMm: trim.cutAwayMm },
+              ['cutter'],
+            ),
+            step(
+              'tuck-edge',
+              home('overcasting'),
+              dials
+                ? `Overcast what was cut, both layers together: {foot}, ${dials.text}.`
+                : 'Overcast what was cut, both layers together.',
+              dials && overcasting ? { ...dials.values, foot: overcasting.footName } : {},
+            ),
+          ]
+        : []),
+      ...(hold ? [hold] : []),
+    ],
+    check: 'the old hem caught nowhere, no gap above it.',
+    press: along(
+      0.7,
       'last-press',
       'iron',
       'Press the seam from the inside, then the right side through a cloth.',
       {},
       ['iron', 'shine'],
     ),
-  ];
+  });
 }
-
-/** The stitch keeps this near to the ridge and no nearer, mm. Starting guesses. */
-const ditch = { nearestMm: 0.1, farthestMm: 1.2 } as const;
 
 const ditchMargin = lineMargin({
   words: {
@@ -235,7 +271,7 @@ export const keptHem: Finish = {
   needs: (variant) => ({
     machineKinds: ['lockstitch', 'straight-stitch'],
     patterns: ['straight'],
-    feet: ['zigzag', 'straight', 'zipper'],
+    feet: ['zipper', 'edge-guide', 'zigzag', 'straight'],
     ...(variant === 'fused' ? { besides: said('web', 'a strip of fusible web') } : {}),
   }),
   contradictions({ wish: { shortenMm } }) {
@@ -257,6 +293,17 @@ export const keptHem: Finish = {
   },
   folds,
   steps,
+  passes: ({ wish, cloth }) =>
+    folds({ wish, cloth }).trim?.needed
+      ? [
+          {
+            id: 'tuck-edge',
+            name: 'Cut edge of the tuck, after trying on',
+            finish: 'overcast',
+            wish: { variant: cloth.stretchPercent >= 15 ? 'stretch' : 'zigzag' },
+          },
+        ]
+      : [],
   startingValues({ wish, cloth, edge }) {
     const { stackMm: stack } = folds({ wish, cloth });
     return [

@@ -1,12 +1,12 @@
 import { foldedStrip } from '../fold/layer';
+import { cutCourse } from './parts/course';
+import { along, once, said } from './parts/said';
 import { stackMm } from '../fold/stack';
 import type { Finish } from './finish';
 import type { FoldPlan } from './fold-plan';
 import type { FoldRequest } from './fold-request';
 import { rated } from './parts/rated';
-import { once, said, step } from './parts/said';
 import { stage } from './parts/stages';
-import { cut } from './parts/work';
 import type { WorkRequest, WorkStep } from './work';
 
 /** A = 0: the edge stays as the blade leaves it. */
@@ -29,42 +29,50 @@ function folds({ cloth: { thicknessMm } }: FoldRequest): FoldPlan {
 
 function steps({ wish, edge }: WorkRequest): WorkStep[] {
   const rotary = wish.variant === 'rotary';
-  return [
-    cut(0),
-    once(
-      1,
-      'blade',
-      'table',
-      rotary
-        ? 'Put a new blade into the rotary cutter, and try it on a scrap: a dull one leaves fluff.'
-        : 'Take long, sharp shears, and try them on a scrap: dull ones leave steps.',
-      {},
-      ['cutter'],
-    ),
-    step(
-      'line',
-      'table',
-      edge.minRadiusMm === null
-        ? 'Lay the edge flat and unstretched on the mat, and mark the finished line along a ruler.'
-        : 'Lay the edge flat and unstretched on the mat, and mark the finished line along a card cut to the curve.',
-    ),
-    step(
-      'clean',
-      'table',
-      rotary
-        ? 'Cut along the line in one go, the cloth held down beside the blade; lift only at the ends.'
-        : 'Cut along the line in long strokes, never closing the shears to their tips.',
-      {},
-      ['cutter'],
-    ),
-    once(
-      2,
-      'test',
-      'hand',
-      'Rub {rubMm} of the edge ten times and pull it gently. If a thread comes loose or it rolls up, choose another finish.',
-      { rubMm: 50 },
-    ),
-  ];
+  return cutCourse({
+    measure: [
+      along(
+        0.5,
+        'line',
+        'table',
+        edge.minRadiusMm === null
+          ? 'Lay the edge flat and unstretched on the mat, and mark the finished line along a ruler.'
+          : 'Lay the edge flat and unstretched on the mat, and mark the finished line along a card cut to the curve.',
+      ),
+    ],
+    prepare: [
+      once(
+        1,
+        'blade',
+        'table',
+        rotary
+          ? 'Put a new blade into the rotary cutter, and try it on a scrap: a dull one leaves fluff.'
+          : 'Take long, sharp shears, and try them on a scrap: dull ones leave steps.',
+        {},
+        ['cutter'],
+      ),
+      once(
+        2,
+        'test',
+        'hand',
+        'Rub {rubMm} of the scrap’s edge ten times and pull it gently. If a thread comes loose or it rolls up, choose another finish.',
+        { rubMm: 50 },
+      ),
+    ],
+    sew: [
+      along(
+        0.5,
+        'clean',
+        'table',
+        rotary
+          ? 'Cut along the line in one go, the cloth held down beside the blade; lift only at the ends.'
+          : 'Cut along the line in long strokes, never closing the shears to their tips.',
+        {},
+        ['cutter'],
+      ),
+    ],
+    check: [along(0.2, 'check', 'hand', 'Look along the edge for steps, and cut them off in one go.')],
+  });
 }
 
 /** No finish at all, where the cloth asks for none. */

@@ -1,4 +1,10 @@
 import type { Cloth } from '../cloth/cloth';
+import { guess, needle, pressure, zigzagLength } from './parts/starting';
+import { foldsAsSewn } from './parts/as-sewn';
+import { ridesClause } from './parts/at-the-machine';
+import { course } from './parts/course';
+import { along, home, said, step } from './parts/said';
+import { lastPress, pin } from './parts/work';
 import { foldedStrip } from '../fold/layer';
 import { mark } from '../fold/mark';
 import { stackMm } from '../fold/stack';
@@ -10,12 +16,9 @@ import type { StartingValue, WorkRequest, WorkStep } from './work';
 import type { FoldRequest } from './fold-request';
 import { asLength } from './parts/margin-parts';
 import { overcastMargin } from './parts/overcast-margin';
-import { said, step } from './parts/said';
 import { endsSchool } from './parts/schools';
 import { stage } from './parts/stages';
-import { guess, needle, pressure, zigzagLength } from './parts/starting';
 import { swingMargin } from './parts/swing-margin';
-import { changeTo, cut, ends, lastPress, testScrap } from './parts/work';
 import { rated } from './parts/rated';
 
 /** How far the stitch reaches into the cloth when it is drawn, mm. */
@@ -68,49 +71,63 @@ function folds({ wish, cloth: { thicknessMm } }: FoldRequest): FoldPlan {
 }
 
 function steps(request: WorkRequest): WorkStep[] {
-  const { wish, cloth, schools } = request;
-  const { allowanceMm, layersAtStitch } = folds({ wish, cloth });
-  const machine = {
-    machine: 'lockstitch',
-    foot: wish.variant === 'zigzag' ? 'zigzag' : 'overcasting',
-  } as const;
+  const { wish, schools, sewn } = request;
+  const { allowanceMm, layersAtStitch } = folds(foldsAsSewn(request));
+  const at = home(wish.variant === 'zigzag' ? 'zigzag' : 'overcasting');
   const joins = wish.variant === 'join';
-  const when = schools['overcast-when'] === 'after' && !joins;
-  return [
-    cut(allowanceMm),
-    ...(joins
-      ? [
-          step(
-            'pin',
-            'table',
-            'Lay the two edges together, right sides in, and pin inside the seam line.',
-            {},
-            ['pins'],
-          ),
-        ]
-      : []),
-    ...(when
-      ? [step('assemble', machine, 'Sew the seam first, then finish both allowances together.')]
-      : []),
-    changeTo(wish.variant === 'zigzag' ? 'zigzag foot' : 'overcasting foot', machine),
-    testScrap(layersAtStitch),
-    step(
-      'sew',
-      machine,
-      wish.variant === 'zigzag-trim'
-        ? 'Zigzag {allowanceMm:fine} inside the raw edge.'
-        : joins
-          ? 'Let the raw edges run along the bar; the straight line of the stitch is the seam, {allowanceMm} in.'
-          : 'Let the raw edge run along the bar: the right swing just over it, the left one in the cloth.',
-      { allowanceMm },
-      ['needle'],
-    ),
-    ...(wish.variant === 'zigzag-trim'
-      ? [step('trim', 'table', 'Trim to the thread without cutting it.', {}, ['cutter'])]
-      : []),
-    ends(request, machine),
-    lastPress('Press flat, without stretching the edge.'),
-  ];
+  const trims = wish.variant === 'zigzag-trim';
+  const after = schools['overcast-when'] === 'after' && !joins;
+  const overMm = sewn?.checks['overhang'];
+  const values = {
+    allowanceMm,
+    overMm: Math.abs(overMm ?? 0),
+    insideMm: overMm === undefined ? allowanceMm : -overMm,
+  };
+  const led = ridesClause(request);
+  const swing =
+    overMm === undefined
+      ? 'the outer swing just over it'
+      : overMm < 0
+        ? 'the outer swing {overMm:fine} short of it'
+        : 'the outer swing {overMm:fine} over it';
+  return course(request, {
+    at,
+    footName: wish.variant === 'zigzag' ? 'zigzag foot' : 'overcasting foot',
+    measure: [
+      joins
+        ? along(0.4, 'cut', 'table', 'Check that both edges have {allowanceMm} of allowance.', {
+            allowanceMm,
+          })
+        : along(0.4, 'cut', 'table', 'Cut the edge clean, without a loose thread.', {}, ['cutter']),
+    ],
+    prepare: after
+      ? [step('assemble', at, 'Sew the seam first, then finish both allowances together.')]
+      : [],
+    fold: joins ? [pin('Lay the two edges together, right sides in, and pin inside the seam line.')] : [],
+    layers: layersAtStitch,
+    scrap: { text: layersAtStitch > 1 ? '{layers} layers together' : '{layers} layer', layers: layersAtStitch },
+    look: trims
+      ? 'does every swing lie inside the edge, without a tunnel?'
+      : 'are all threads inside, and does the edge lie flat?',
+    sew: [
+      step(
+        'sew',
+        at,
+        trims
+          ? `Zigzag with the outer swing {insideMm:fine} inside the raw edge: ${led}.`
+          : joins
+            ? `Sew with ${led}, ${swing}; the straight line of the stitch is the seam, {allowanceMm} in.`
+            : `Sew with ${led}, ${swing}.`,
+        values,
+        ['needle'],
+      ),
+    ],
+    after: trims
+      ? [along(0.8, 'trim', 'table', 'Trim to the thread without cutting it.', {}, ['cutter'])]
+      : [],
+    check: 'no whiskers outside, no loop hanging.',
+    press: lastPress('Press flat, without stretching the edge.'),
+  });
 }
 
 const names: readonly (readonly [id: string, name: string, cost: string])[] = [

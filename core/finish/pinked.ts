@@ -1,14 +1,15 @@
 import { foldedStrip } from '../fold/layer';
+import { needle, straightLength, straightLengthMm } from './parts/starting';
+import { course, cutCourse } from './parts/course';
+import { along, home, once, said, step } from './parts/said';
+import { cut, lastPress } from './parts/work';
 import { mark } from '../fold/mark';
 import { stackMm } from '../fold/stack';
 import type { Finish } from './finish';
 import type { FoldPlan } from './fold-plan';
 import type { WorkRequest, WorkStep } from './work';
 import type { FoldRequest } from './fold-request';
-import { home, once, said, step } from './parts/said';
 import { stage } from './parts/stages';
-import { needle, straightLength } from './parts/starting';
-import { cut } from './parts/work';
 import { rated } from './parts/rated';
 
 /** A = 0: the shears cut the edge itself; a stitched line lies inside it. */
@@ -33,32 +34,50 @@ function folds({ wish, cloth: { thicknessMm } }: FoldRequest): FoldPlan {
   };
 }
 
-function steps({ wish }: WorkRequest): WorkStep[] {
-  const insideMm = wish.seamAllowanceMm ?? 0;
-  return [
-    cut(0),
-    ...(wish.variant === 'stitched'
-      ? [
-          step('stitch', home('straight'), 'Sew one line {insideMm} from the edge.', { insideMm }, [
-            'needle',
-          ]),
-        ]
-      : []),
-    step(
-      'pink',
-      'table',
-      'Cut along the edge with pinking shears, each bite set into the last tooth.',
-      {},
-      ['cutter'],
-    ),
-    once(
-      2,
-      'test',
-      'hand',
-      'Rub {rubMm} of the edge ten times. If a thread comes loose, choose another finish.',
-      { rubMm: 50 },
-    ),
-  ];
+function steps(request: WorkRequest): WorkStep[] {
+  const insideMm = request.wish.seamAllowanceMm ?? 0;
+  const rub = once(
+    2,
+    'test',
+    'hand',
+    'On a scrap, rub {rubMm} of a pinked edge ten times. If a thread comes loose, choose another finish.',
+    { rubMm: 50 },
+  );
+  const pink = along(
+    0.6,
+    'pink',
+    'table',
+    'Cut along the edge with pinking shears, each bite set into the last tooth.',
+    {},
+    ['cutter'],
+  );
+  if (request.wish.variant === 'plain') {
+    return cutCourse({
+      measure: [cut(0)],
+      prepare: [rub],
+      sew: [pink],
+      check: [along(0.2, 'check', 'hand', 'Look along the edge: no tooth cut twice, none left out.')],
+    });
+  }
+  const at = home('straight');
+  return course(request, {
+    at,
+    footName: 'straight-stitch foot',
+    measure: [cut(0)],
+    prepare: [rub],
+    layers: 1,
+    scrap: { text: '{layers} layer', layers: 1 },
+    look: 'does the line pucker the edge?',
+    sew: [
+      step('stitch', at, 'Sew one line {insideMm} from the edge, {lengthMm:fine} long.', {
+        insideMm,
+        lengthMm: straightLengthMm(stackMm(1, request.cloth.thicknessMm)),
+      }, ['needle']),
+    ],
+    after: [pink],
+    check: 'no tooth cut twice, no thread loose.',
+    press: lastPress('Press the edge flat.'),
+  });
 }
 
 /** Shears only, where that is enough. */

@@ -1,4 +1,9 @@
 import type { Layer } from '../fold/layer';
+import { needle, pressure, straightLength } from './parts/starting';
+import { foldsAsSewn } from './parts/as-sewn';
+import { course } from './parts/course';
+import { along, home, said, step } from './parts/said';
+import { finishRawEdge, lastPress, pin, rawEdgePass } from './parts/work';
 import { foldedStrip } from '../fold/layer';
 import { mark } from '../fold/mark';
 import { stackMm } from '../fold/stack';
@@ -7,12 +12,9 @@ import type { FoldPlan } from './fold-plan';
 import type { FoldRequest } from './fold-request';
 import { asLength } from './parts/margin-parts';
 import { rated } from './parts/rated';
-import { home, said, step } from './parts/said';
 import { endsSchool, rawEdgeSchool } from './parts/schools';
 import { seamMargin } from './parts/seam-margin';
 import { stage } from './parts/stages';
-import { needle, pressure, straightLength } from './parts/starting';
-import { changeTo, cut, ends, finishRawEdge, lastPress, testScrap } from './parts/work';
 import type { WorkRequest, WorkStep } from './work';
 
 const both = ['open', 'together'];
@@ -64,42 +66,42 @@ function folds({ wish, cloth: { thicknessMm } }: FoldRequest): FoldPlan {
 }
 
 function steps(request: WorkRequest): WorkStep[] {
-  const { wish, cloth } = request;
-  const { allowanceMm } = folds({ wish, cloth });
-  const machine = home('straight');
-  const open = wish.variant === 'open';
-  const rawEdge = finishRawEdge(request);
-  return [
-    cut(allowanceMm),
-    ...(open ? [rawEdge, { ...rawEdge, id: 'raw-edge-other' }] : []),
-    step(
-      'pin',
-      'table',
-      'Lay the two edges right sides together and pin across the seam line.',
-      {},
-      ['pins'],
-    ),
-    changeTo('straight-stitch foot', machine),
-    testScrap(2),
-    step(
-      'sew',
-      machine,
-      'Sew {allowanceMm} from the raw edges, led along the line on the plate.',
-      { allowanceMm },
-      ['needle'],
-    ),
-    ends(request, machine),
-    ...(open
-      ? [
-          lastPress(
-            'Press the seam flat as it was sewn, then open, over a roll if the edges print.',
-          ),
-        ]
-      : [
-          { ...rawEdge, text: rawEdge.text.replace('the raw edge', 'both raw edges together') },
-          lastPress('Press the seam flat as it was sewn, then both allowances to the back.'),
-        ]),
-  ];
+  const { allowanceMm, layersAtStitch } = folds(foldsAsSewn(request));
+  const at = home('straight');
+  const open = request.wish.variant === 'open';
+  const rawEdge = finishRawEdge(request, open ? 'each raw edge' : 'both raw edges together');
+  return course(request, {
+    at,
+    footName: 'straight-stitch foot',
+    measure: [
+      along(
+        0.5,
+        'mark',
+        'table',
+        'Check that both edges have {allowanceMm} of allowance, and mark the seam line where it curves.',
+        { allowanceMm },
+      ),
+    ],
+    prepare: open ? [{ ...rawEdge, perMetreMinutes: 2 * (rawEdge.perMetreMinutes ?? 0.8) }] : [],
+    fold: [pin('Lay the two edges right sides together and pin across the seam line.')],
+    layers: layersAtStitch,
+    scrap: { text: '{layers} layers, right sides together', layers: layersAtStitch },
+    look: 'do the threads lock inside, and does the line pucker?',
+    sew: [
+      step(
+        'sew',
+        at,
+        'Sew {allowanceMm} from the raw edges, led along the line on the plate.',
+        { allowanceMm },
+        ['needle', 'pins'],
+      ),
+    ],
+    after: open ? [] : [rawEdge],
+    check: 'no gap in the seam, pins out equal to pins in.',
+    press: open
+      ? lastPress('Press the seam flat as it was sewn, then open, over a roll if the edges print.')
+      : lastPress('Press the seam flat as it was sewn, then both allowances to the back.'),
+  });
 }
 
 /** One line of stitching, and the allowances finished for themselves. */
@@ -139,6 +141,11 @@ export const plainSeam: Finish = {
   contradictions: () => [],
   folds,
   steps,
+  passes: (request) =>
+    rawEdgePass(
+      request,
+      request.wish.variant === 'open' ? 'Each raw edge, before' : 'Both raw edges, after',
+    ),
   startingValues({ wish, cloth, edge }) {
     const { stackMm: stack } = folds({ wish, cloth });
     return [straightLength(stack), needle({ cloth, edge }, stack), pressure(cloth, stack)];

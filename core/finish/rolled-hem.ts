@@ -1,4 +1,10 @@
 import { mark } from '../fold/mark';
+import { guess, needle, pressure, straightLength } from './parts/starting';
+import { foldsAsSewn } from './parts/as-sewn';
+import { ridesClause } from './parts/at-the-machine';
+import { course } from './parts/course';
+import { along, home, once, said } from './parts/said';
+import { cut, lastPress, press } from './parts/work';
 import { stackMm } from '../fold/stack';
 import type { Fact, Reasoned } from '../fact';
 import type { Finish } from './finish';
@@ -10,12 +16,9 @@ import type { FoldRequest } from './fold-request';
 import { fedMargin } from './parts/fed-margin';
 import { asLength } from './parts/margin-parts';
 import { overhang } from './parts/overcast-margin';
-import { once, said, step } from './parts/said';
 import { foldingStages, garmentBeyondMm, sewnAt } from './parts/stages';
-import { guess, needle, pressure, straightLength } from './parts/starting';
 import { swingMargin } from './parts/swing-margin';
 import { turnedTwice } from './parts/turned';
-import { changeTo, cut, lastPress, testScrap } from './parts/work';
 import { rated } from './parts/rated';
 
 const withFoot = ['straight', 'zigzag'];
@@ -80,97 +83,169 @@ const startSchool: School = {
   ],
 };
 
-function startStep({ schools, wish }: WorkRequest, machine: WorkStep['at']): WorkStep {
+function startSteps({ schools, wish }: WorkRequest, at: WorkStep['at']): WorkStep[] {
   const values = { channelMm: wish.channelMm ?? 0, firstMm: 20 };
+  const go = once(
+    1,
+    'start',
+    at,
+    'Not on a seam: two or three anchoring stitches, needle down, foot up, feed the edge in, wiggle, foot down, go.',
+    {},
+    ['handwheel'],
+  );
   switch (schools['roll-start']) {
     case 'handle':
-      return once(
-        2,
-        'start',
-        machine,
-        'Sew three stitches at the corner of the raw edge and leave a long tail; pull the corner into the scroll by that handle.',
-        values,
-      );
+      return [
+        once(
+          1,
+          'roll-start',
+          at,
+          'Sew three stitches at the corner of the raw edge and leave a long tail; pull the corner into the scroll by that handle.',
+          values,
+        ),
+        go,
+      ];
     case 'hand-fold':
-      return once(
-        2,
-        'start',
-        'table',
-        'Fold the first {firstMm} by hand, twice {channelMm:fine}, press, and slide the fold into the scroll.',
-        values,
-        ['iron'],
-      );
+      return [
+        once(
+          1,
+          'roll-start',
+          'iron',
+          'Fold the first {firstMm} by hand, twice {channelMm:fine}, press, and slide the fold into the scroll.',
+          values,
+          ['iron'],
+        ),
+        go,
+      ];
     default:
-      return once(
-        2,
-        'start',
-        machine,
-        'Baste a leader of soluble or tear-away sheet to the corner and start the roll on it.',
-        values,
-      );
+      return [
+        once(
+          1,
+          'roll-start',
+          at,
+          'Baste a leader of soluble or tear-away sheet to the corner and start the roll on it.',
+          values,
+        ),
+        go,
+      ];
   }
 }
 
 function steps(request: WorkRequest): WorkStep[] {
-  const { wish, cloth } = request;
-  const plan = folds({ wish, cloth });
-  if (wish.variant === 'imitation') {
-    const machine = { machine: 'lockstitch', foot: 'overcasting' } as const;
-    return [
-      cut(plan.allowanceMm),
-      step(
-        'press',
-        'iron',
-        'Turn {turnMm} to the inside and press.',
-        { turnMm: plan.allowanceMm },
-        ['iron'],
+  return request.wish.variant === 'imitation' ? imitationSteps(request) : scrollSteps(request);
+}
+
+function imitationSteps(request: WorkRequest): WorkStep[] {
+  const plan = folds(foldsAsSewn(request));
+  const at = home('overcasting');
+  const overMm = request.sewn?.checks['overhang'];
+  return course(request, {
+    at,
+    footName: 'overcasting foot',
+    measure: [cut(plan.allowanceMm)],
+    fold: [
+      press('press', 'Turn {turnMm} to the inside and press.', { turnMm: plan.allowanceMm }),
+    ],
+    layers: plan.layersAtStitch,
+    scrap: { text: 'folded as the edge is, {layers} layers', layers: plan.layersAtStitch },
+    look: 'is the fold rolled in, and does the edge lie flat?',
+    sew: [
+      along(
+        2,
+        'sew',
+        at,
+        overMm === undefined
+          ? 'Zigzag closely over the fold, the outer swing just off it.'
+          : `Zigzag closely over the fold, the outer swing {overMm:fine} ${overMm < 0 ? 'short of' : 'off'} it: ${ridesClause(request)}.`,
+        { overMm: Math.abs(overMm ?? 0) },
+        ['needle'],
       ),
-      changeTo('overcasting foot', machine),
-      testScrap(2),
-      step('sew', machine, 'Zigzag closely over the fold, the right swing just off it.', {}, [
-        'needle',
-      ]),
-      step('trim', 'table', 'Trim the turned cloth close to the stitching.', {}, ['cutter']),
-      lastPress('Press flat.'),
-    ];
-  }
-  const machine = { machine: 'lockstitch', foot: 'hemmer' } as const;
-  return [
-    cut(plan.allowanceMm),
-    step(
-      'edge',
-      'table',
-      'Trim the raw edge clean; one loose thread jams the scroll. Starch what curls or slips.',
-      {},
-      ['cutter', 'starch'],
-    ),
-    once(
-      2,
-      'seams',
-      'table',
-      'Thin every seam that crosses, down to one layer, for the last {channelMm:fine} × 2.',
-      { channelMm: wish.channelMm ?? 0 },
-    ),
-    startStep(request, machine),
-    changeTo('hemmer foot of {channelMm:fine}', machine, { channelMm: wish.channelMm ?? 0 }),
-    testScrap(3),
-    step(
-      'sew',
-      machine,
-      'Keep {feedMm:fine} of cloth running into the scroll, a little to the left and lifted: more crams, less lets the raw edge out.',
-      { feedMm: plan.feedMm ?? 0 },
-      ['needle'],
-    ),
-    once(
-      0.5,
-      'lump',
-      machine,
-      'At a seam: stop with the needle down, lift the foot, ease the roll over the lump and go on by handwheel.',
-      {},
-      ['handwheel'],
-    ),
-    lastPress('Press from the inside, without flattening the roll.'),
-  ];
+    ],
+    after: [
+      along(1, 'trim', 'table', 'Trim the turned cloth close to the stitching.', {}, ['cutter']),
+    ],
+    check: 'the fold rolled in everywhere, no whisker.',
+    press: lastPress('Press flat.'),
+  });
+}
+
+function scrollSteps(request: WorkRequest): WorkStep[] {
+  const { wish, edge } = request;
+  const plan = folds(foldsAsSewn(request));
+  const at = home('hemmer');
+  const channelMm = wish.channelMm ?? 0;
+  return course(request, {
+    at,
+    footName: 'hemmer foot',
+    measure: [cut(plan.allowanceMm)],
+    prepare: [
+      along(
+        0.5,
+        'edge',
+        'table',
+        'Trim the raw edge clean; one loose thread jams the scroll. Starch what curls or slips.',
+        {},
+        ['cutter', 'starch'],
+      ),
+      ...(edge.thickestTimes > 1
+        ? [
+            once(
+              2,
+              'seams',
+              'table',
+              'Thin every seam that crosses, down to one layer, for the last {thinMm:fine}.',
+              { thinMm: 2 * channelMm },
+              ['cutter'],
+            ),
+          ]
+        : []),
+    ],
+    layers: plan.layersAtStitch,
+    scrap: { text: 'fed through the foot, {layers} layers', layers: plan.layersAtStitch },
+    look: 'is the raw edge shut in all along, and the roll even?',
+    start: startSteps(request, at),
+    sew: [
+      along(
+        2,
+        'sew',
+        at,
+        'Keep {feedMm:fine} of cloth running into the scroll, a little to the left and lifted: more crams, less lets the raw edge out.',
+        { feedMm: plan.feedMm ?? 0 },
+        ['needle'],
+      ),
+    ],
+    overSeams:
+      edge.thickestTimes > 1
+        ? [
+            once(
+              0.5,
+              'lump',
+              at,
+              'Before a seam: needle down, slide the roll out, fold by hand past the lump, sew over it, feed in again.',
+              {},
+              ['handwheel'],
+            ),
+          ]
+        : [],
+    corner: 'sew-off',
+    close: edge.closed
+      ? [
+          once(
+            2,
+            'close',
+            at,
+            'Before the end of the round: needle down, slide the roll out, fold the last {lastMm} by hand to meet the beginning, and sew over it.',
+            { lastMm: 40 },
+          ),
+        ]
+      : [
+          once(1, 'close', at, 'Fold the last {lastMm} by hand and sew off the end.', {
+            lastMm: 20,
+          }),
+        ],
+    check: 'no raw edge out anywhere.',
+    press: lastPress('Press from the inside, without flattening the roll.'),
+  });
 }
 
 /** The roll's width for a foot's zigzag, and the close zigzag's own, mm. Starting guesses. */

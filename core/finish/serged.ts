@@ -1,17 +1,13 @@
 import type { Pattern } from '../stitch/stitch';
+import { differential, guess, needle, overlockLength } from './parts/starting';
+import { overlockCut, overlockGuide, overlockStart, overlocked, presserLift, threaded, widerThanAllowance } from './parts/overlock';
+import { foldsAsSewn } from './parts/as-sewn';
+import { course } from './parts/course';
+import { once, said, step } from './parts/said';
+import { lastPress, pin } from './parts/work';
 import type { Finish } from './finish';
 import type { StartingValue, WorkRequest, WorkStep } from './work';
 import type { FoldRequest, FoldWish } from './fold-request';
-import {
-  overlocked,
-  overlockGuide,
-  presserLift,
-  threaded,
-  widerThanAllowance,
-} from './parts/overlock';
-import { once, said, step } from './parts/said';
-import { differential, guess, needle, overlockLength } from './parts/starting';
-import { cut, lastPress, testScrap } from './parts/work';
 import { knifeMargin } from './parts/knife-margin';
 import { asLength } from './parts/margin-parts';
 import { rated } from './parts/rated';
@@ -31,9 +27,9 @@ const patternBy: Readonly<Record<string, Pattern>> = {
 };
 
 const threads: Readonly<Record<string, StartingValue>> = {
-  'four-thread': threaded(4, 'both needles', 'The right needle doubles the seam.'),
-  'three-wide': threaded(3, 'left needle', 'The left needle reaches furthest in.'),
-  'three-narrow': threaded(3, 'right needle', 'The right needle makes the narrow stitch.'),
+  'four-thread': threaded(4, 'both', 'The right needle doubles the seam.'),
+  'three-wide': threaded(3, 'left', 'The left needle reaches furthest in.'),
+  'three-narrow': threaded(3, 'right', 'The right needle makes the narrow stitch.'),
 };
 
 /** The cutting width stands for itself where it was not given, but never beyond the allowance. */
@@ -41,6 +37,10 @@ const withWidth = (wish: FoldWish): FoldWish => ({
   ...wish,
   depthMm: wish.depthMm ?? Math.min(cuttingWidthMm[wish.variant] ?? 6, wish.seamAllowanceMm ?? 6),
 });
+/** An edge no wider than this is a narrow one, and wants close stitches, mm. Starting guess. */
+const narrowMm = 3.5;
+const isNarrow = ({ variant, depthMm }: FoldWish) =>
+  variant === 'three-narrow' || (depthMm ?? Infinity) <= narrowMm;
 /** Four threads join two edges while they wrap them, where the edge is a seam. */
 const isSeam = (variant: string, edge: FoldRequest['edge']) =>
   variant === 'four-thread' && edge?.purpose === 'seam';
@@ -51,79 +51,90 @@ const folds = ({ wish, cloth, edge }: FoldRequest) =>
 const machine = { machine: 'overlocker', foot: null } as const;
 
 function steps(request: WorkRequest): WorkStep[] {
-  const { wish, cloth, edge, schools } = request;
-  const { allowanceMm, trim, layersAtStitch } = folds({ wish, cloth, edge });
+  const { wish, edge, schools } = request;
+  const plan = folds(foldsAsSewn(request));
+  const { allowanceMm, layersAtStitch, trim } = plan;
   const joins = isSeam(wish.variant, edge);
   const eased = schools['easing'] === 'eased';
-  return [
-    cut(allowanceMm),
-    ...(joins
-      ? [
-          step(
-            'pin',
-            'table',
-            'Lay the two edges together, right sides in; pin well inside the needles.',
-            {},
-            ['pins'],
-          ),
-        ]
-      : []),
-    once(
-      4,
-      'thread',
-      machine,
-      'Thread {threads} threads, loopers first, needles last.',
-      { threads: wish.variant === 'four-thread' ? 4 : 3 },
-      ['power-off'],
-    ),
-    once(
-      1.5,
-      'needle',
-      machine,
-      wish.variant === 'three-narrow'
-        ? 'Use the right needle only.'
-        : wish.variant === 'three-wide'
-          ? 'Use the left needle only.'
-          : 'Use both needles.',
-      {},
-      ['power-off'],
-    ),
-    testScrap(layersAtStitch),
-    ...(eased
-      ? [
-          once(
+  const leaveMm = trim?.leaveMm ?? 0;
+  const cutAwayMm = Math.max(0, trim?.cutAwayMm ?? 0);
+  return course(request, {
+    at: machine,
+    footName: 'its own foot',
+    measure: [overlockCut(plan, edge.purpose, joins)],
+    fold: joins
+      ? [pin('Lay the two edges together, right sides in; pin well inside the needles.')]
+      : [],
+    set: [
+      once(
+        4,
+        'thread',
+        machine,
+        'Thread {threads} threads, loopers first, needles last.',
+        { threads: wish.variant === 'four-thread' ? 4 : 3 },
+        ['power-off'],
+      ),
+      once(
+        1.5,
+        'needle',
+        machine,
+        wish.variant === 'three-narrow'
+          ? 'Use the right needle only.'
+          : wish.variant === 'three-wide'
+            ? 'Use the left needle only.'
+            : 'Use both needles.',
+        {},
+        ['power-off'],
+      ),
+      ...(eased
+        ? [
+            once(
+              2,
+              'differential',
+              machine,
+              'Raise the differential until the scrap draws in as much as the edge is too full, then balance the loopers.',
+            ),
+          ]
+        : []),
+    ],
+    layers: layersAtStitch,
+    scrap: {
+      text: layersAtStitch > 1 ? '{layers} layers together, a length marked on it' : '{layers} layer, a length marked on it',
+      layers: layersAtStitch,
+    },
+    look: 'measure the marked length again, and see where the looper threads lock.',
+    start: [overlockStart(request)],
+    sew: [
+      step(
+        'sew',
+        machine,
+        'Keep the raw edge {allowanceMm} from the needle; the knife takes {cutAwayMm} and leaves {leaveMm} outside the needle line. Never cut into a fold of the garment.',
+        { allowanceMm, cutAwayMm, leaveMm },
+        ['knife', 'pins'],
+      ),
+    ],
+    corner: 'sew-off',
+    close: [
+      edge.closed
+        ? once(
             2,
-            'differential',
+            'ends',
             machine,
-            'Raise the differential until the scrap draws in as much as the edge is too full, then balance the loopers.',
+            'Sew over the first stitches by {overlapMm}, the knife out of the way or the edge held off it, then lift the foot and draw the cloth out behind.',
+            { overlapMm: 20 },
+            ['knife'],
+          )
+        : once(
+            2,
+            'ends',
+            'hand',
+            'Leave {chainMm} of chain at both ends and thread it back under the loops.',
+            { chainMm: 60 },
           ),
-        ]
-      : []),
-    step(
-      'sew',
-      machine,
-      'Keep the raw edge {allowanceMm} from the needle; the knife takes {cutAwayMm} off. Never cut into a fold of the garment.',
-      { allowanceMm, cutAwayMm: Math.max(0, trim?.cutAwayMm ?? 0) },
-      ['knife', 'pins'],
-    ),
-    edge.closed
-      ? once(
-          2,
-          'ends',
-          machine,
-          'Cut a notch of {widthMm} to start in, sew round, over the first stitches by {overlapMm}, then lift the foot and draw the cloth out behind.',
-          { widthMm: trim?.leaveMm ?? 0, overlapMm: 20 },
-          ['knife'],
-        )
-      : once(
-          2,
-          'ends',
-          'hand',
-          'Leave {chainMm} of chain at both ends and thread it back under the loops.',
-          { chainMm: 60 },
-        ),
-    lastPress('Press the edge flat.'),
-  ];
+    ],
+    check: 'nothing uncut, no loop hanging, no waves.',
+    press: lastPress('Press the edge flat.'),
+  });
 }
 
 /** An edge cut and wrapped on the overlocker. */
@@ -197,7 +208,7 @@ export const serged: Finish = {
     const plan = folds({ wish, cloth, edge });
     return [
       threads[wish.variant] ?? threads['four-thread']!,
-      overlockLength(cloth, wish.variant === 'three-narrow'),
+      overlockLength(cloth, isNarrow(withWidth(wish))),
       guess(
         'cutting-width',
         'Cutting width',
@@ -209,12 +220,12 @@ export const serged: Finish = {
       guess(
         'loopers',
         'Loopers',
-        'meeting on the edge',
+        'meeting',
         '',
         said('loopers', 'Upper and lower thread should lock just on the cut edge.'),
       ),
       overlockGuide(plan),
-      presserLift(plan.stackMm),
+      presserLift(cloth),
       needle({ cloth, edge }, plan.stackMm),
     ];
   },
@@ -245,7 +256,7 @@ export const serged: Finish = {
   margin: (variant) =>
     knifeMargin({
       folds: ({ fold, cloth, edge }) => folds({ wish: fold, cloth, edge }),
-      startingLength: ({ cloth }) => asLength(overlockLength(cloth, variant === 'three-narrow')),
+      startingLength: ({ cloth, fold }) => asLength(overlockLength(cloth, isNarrow(withWidth(fold)))),
       joins: ({ edge }) => isSeam(variant, edge),
     }),
 };

@@ -29,9 +29,17 @@ export interface SewingPlan {
   readonly faultWeights: FaultWeights;
   /** Multiplies the spread; 1 until samples say otherwise. */
   readonly skill: number;
+  /** What a binding is made of; the cloth itself when left out. */
+  readonly strip?: Cloth | null | undefined;
+  /** What is wanted of the stitches, where that decides their length; even when nobody said. */
+  readonly aim?: Aim | undefined;
   /** What steadies the work besides the foot; a bare hand and a pressed crease when left out. */
   readonly aids?: WorkAids | undefined;
 }
+
+/** What one would rather have of a hem that is to hold and to hide. */
+export const aims = ['hold', 'even', 'hide'] as const;
+export type Aim = (typeof aims)[number];
 
 /** What steadies a crease and a wrap. */
 export interface WorkAids {

@@ -1,15 +1,20 @@
 import { mark } from '../fold/mark';
+import type { Cloth } from '../cloth/cloth';
+import type { School } from './school';
+import { guess, needle } from './parts/starting';
+import { foldsAsSewn } from './parts/as-sewn';
+import { ridesClause } from './parts/at-the-machine';
+import { course } from './parts/course';
+import { along, home, said } from './parts/said';
+import { cut, lastPress, press } from './parts/work';
 import { stackMm } from '../fold/stack';
 import type { Finish } from './finish';
 import type { FoldPlan } from './fold-plan';
-import type { WorkRequest, WorkStep } from './work';
+import type { StartingValue, WorkRequest, WorkStep } from './work';
 import type { FoldRequest } from './fold-request';
-import { said, step } from './parts/said';
 import { shellMargin } from './parts/shell-margin';
 import { foldingStages, garmentBeyondMm, sewnAt } from './parts/stages';
-import { guess, needle } from './parts/starting';
 import { turnedTwice } from './parts/turned';
-import { changeTo, cut, lastPress, testScrap } from './parts/work';
 import { rated } from './parts/rated';
 
 const both = ['folded', 'rolled'];
@@ -52,34 +57,80 @@ function folds(request: FoldRequest): FoldPlan {
 }
 
 function steps(request: WorkRequest): WorkStep[] {
-  const { wish, cloth } = request;
-  const { allowanceMm, layersAtStitch } = folds({ wish, cloth });
-  const machine = { machine: 'lockstitch', foot: 'clear' } as const;
-  return [
-    cut(allowanceMm),
-    step(
-      'press',
-      'iron',
+  const { wish, sewn } = request;
+  const { allowanceMm, layersAtStitch } = folds(foldsAsSewn(request));
+  const at = home('clear');
+  const turnMm = wish.depthMm ?? 0;
+  const offMm = sewn?.checks['overhang'] ?? offFoldMm;
+  const runMm = sewn?.checks['run'] ?? 0;
+  return course(request, {
+    at,
+    footName: 'a foot with a guide that adjusts, or a clear one',
+    measure: [cut(allowanceMm)],
+    fold:
       wish.variant === 'rolled'
-        ? 'Turn {depthMm} twice and press.'
-        : 'Turn {depthMm} to the inside and press.',
-      { depthMm: wish.depthMm ?? 0 },
-      ['iron'],
-    ),
-    changeTo('clear foot; blind stitch, mirrored if its swing goes left', machine),
-    testScrap(layersAtStitch),
-    step(
-      'sew',
-      machine,
-      'Sew with the fold so that the run is on the cloth and the swing falls {offMm:fine} beyond it; a tighter upper thread draws the shells deeper.',
-      { offMm: offFoldMm },
-      ['needle'],
-    ),
-    ...(wish.variant === 'folded'
-      ? [step('trim', 'table', 'Trim the turned cloth close behind the stitching.', {}, ['cutter'])]
-      : []),
-    lastPress('Do not press the shells flat.'),
-  ];
+        ? [
+            press('press', 'Turn {turnMm} to the inside and press.', { turnMm }),
+            press('press-again', 'Turn {turnMm} once more and press.', { turnMm }),
+          ]
+        : [press('press', 'Fold {turnMm} to the inside and press.', { turnMm })],
+    layers: layersAtStitch,
+    scrap: {
+      text: 'on the same grain, folded as the edge is, {layers} layers',
+      layers: layersAtStitch,
+    },
+    look: 'less upper tension when the bobbin thread shows in front at the top of a shell, more when the upper thread is dragged to the back; the threads meet at the top.',
+    sew: [
+      along(
+        2,
+        'sew',
+        at,
+        sewn
+          ? `Sew with ${ridesClause(request)}: the run {runMm:fine} inside the fold, the swing {offMm:fine} beyond it.`
+          : 'Sew with the run on the cloth and the swing {offMm:fine} beyond the fold.',
+        { offMm, runMm },
+        ['needle'],
+      ),
+    ],
+    check: 'shells of one depth all along.',
+    press: lastPress('Do not press the shells flat.'),
+  });
+}
+
+/** Bias and knits draw in by themselves. */
+const grainSchool: School = {
+  id: 'grain',
+  question: 'How does the fold lie to the grain?',
+  ways: [
+    {
+      id: 'straight',
+      name: 'On the straight grain',
+      costs: [said('straight', 'Firm: the shells come out shallow.')],
+    },
+    {
+      id: 'bias',
+      name: 'On the bias',
+      costs: [said('bias', 'Deeper shells; the edge must not be pulled.')],
+    },
+  ],
+};
+
+function tension({ construction }: Cloth, grain: string | undefined): StartingValue {
+  return grain === 'bias' || construction === 'knit'
+    ? guess(
+        'tension',
+        'Upper tension',
+        'half-less',
+        '',
+        said('shell-tension', 'Bias and knits draw in by themselves; the threads meet at the top.'),
+      )
+    : guess(
+        'tension',
+        'Upper tension',
+        'normal',
+        '',
+        said('shell-tension', 'The threads should meet at the top of each shell.'),
+      );
 }
 
 /** A fold drawn into scallops by a blind stitch whose swing runs off it. */
@@ -92,8 +143,8 @@ export const shellEdge: Finish = {
   variants: [
     {
       id: 'folded',
-      name: 'one fold, trimmed',
-      costs: [said('folded', 'Softest; the raw edge stays inside.')],
+      name: 'one fold',
+      costs: [said('folded', 'Softest, and a band already folded has no raw edge to hide.')],
     },
     {
       id: 'rolled',
@@ -106,16 +157,16 @@ export const shellEdge: Finish = {
   fields: {
     depthMm: { name: 'Turn', neededBy: [], optionalFor: both, leastMm: 2, mostMm: 60, startMm: 6 },
   },
-  schools: [],
+  schools: [grainSchool],
   needs: () => ({
     machineKinds: ['lockstitch'],
     patterns: ['shell', 'blind-woven', 'blind-stretch'],
-    feet: ['clear', 'zigzag', 'overcasting'],
+    feet: ['blind', 'clear', 'zigzag'],
   }),
   contradictions: () => [],
   folds,
   steps,
-  startingValues: ({ cloth, edge }) => [
+  startingValues: ({ cloth, edge, schools }) => [
     guess(
       'length',
       'Stitch length',
@@ -130,13 +181,7 @@ export const shellEdge: Finish = {
       'mm',
       said('shell-width', 'Reaches {offMm:fine} off the fold, 2.5 to 4.5.', { offMm: offFoldMm }),
     ),
-    guess(
-      'tension',
-      'Upper tension',
-      'one number more',
-      '',
-      said('shell-tension', 'It is the thread that draws the fold in.'),
-    ),
+    tension(cloth, schools['grain']),
     needle({ cloth, edge }, cloth.thicknessMm),
   ],
   nature: () => ({

@@ -1,65 +1,71 @@
 import type { Finish } from './finish';
+import { guess, needle, pressure, straightLength } from './parts/starting';
+import { foldsAsSewn } from './parts/as-sewn';
+import { course } from './parts/course';
+import { home, once, said } from './parts/said';
+import { cut, finishRawEdge, fitCurve, lastPress, markFolds, pin, press, rawEdgePass, topstitch } from './parts/work';
 import type { StartingValue, WorkRequest, WorkStep } from './work';
 import { usualTwinGapMm } from '../stitch/stitch';
 import { catchMargin } from './parts/catch-margin';
 import { asLength } from './parts/margin-parts';
 import type { KitNeed } from './kit-need';
-import { home, said, step } from './parts/said';
 import { endsSchool, rawEdgeSchool, topstitchSide } from './parts/schools';
-import { guess, needle, pressure, straightLength } from './parts/starting';
 import { turnedOnce } from './parts/turned';
-import {
-  changeTo,
-  cut,
-  easeIfCurved,
-  ends,
-  finishRawEdge,
-  lastPress,
-  testScrap,
-  topstitch,
-} from './parts/work';
 import { oneLineShows, overcastPass, plainToSee, rated, sergedPass } from './parts/rated';
 
 const all = ['overcast', 'serged', 'twin-needle', 'zigzag', 'three-step'];
 /** Variants that say by which stitch it is held, and leave the raw edge to a question of its own. */
 const byStitch = ['twin-needle', 'zigzag', 'three-step'];
 
-/** What goes on the machine, where it is more than a foot. */
-const changes: Readonly<Record<string, string>> = {
-  'twin-needle': 'twin needle, a second thread and an open foot',
-  zigzag: 'open foot, zigzag',
-  'three-step': 'open foot, three-step zigzag',
+/** The foot one would take for a stitch that swings. */
+const footNames: Readonly<Record<string, string>> = {
+  'twin-needle': 'an open foot',
+  zigzag: 'an open foot',
+  'three-step': 'an open foot',
 };
 
 function steps(request: WorkRequest): WorkStep[] {
-  const { wish, cloth } = request;
-  const { allowanceMm, stitchFromHemlineMm, finishedDepthMm } = turnedOnce({ wish, cloth });
-  const machine = home('edge-guide');
-  return [
-    cut(allowanceMm),
-    finishRawEdge(request),
-    step(
-      'press',
-      'iron',
-      'Turn up {depthMm} to the inside and press the hemline.',
-      { depthMm: finishedDepthMm },
-      ['iron'],
-    ),
-    ...easeIfCurved(request, finishedDepthMm),
-    step('pin', 'table', 'Pin across the hem, heads outward, well clear of the needle.', {}, [
-      'pins',
-    ]),
-    changeTo(changes[wish.variant] ?? 'edge-guide or straight foot', machine),
-    testScrap(2),
-    topstitch(
-      request,
-      machine,
-      stitchFromHemlineMm,
-      byStitch.includes(wish.variant) ? 'raw edge' : 'finished raw edge',
-    ),
-    ends(request, machine),
-    lastPress('Take out the pins, count them, and press from the inside.'),
-  ];
+  const { wish } = request;
+  const plan = turnedOnce(foldsAsSewn(request));
+  const at = home('edge-guide');
+  const caught = byStitch.includes(wish.variant) ? 'raw edge' : 'finished raw edge';
+  return course(request, {
+    at,
+    footName: footNames[wish.variant] ?? 'edge-guide or straight-stitch foot',
+    measure: [
+      cut(plan.allowanceMm),
+      markFolds('Mark the hemline {allowanceMm} from the raw edge.', {
+        allowanceMm: plan.allowanceMm,
+      }),
+    ],
+    prepare: [finishRawEdge(request)],
+    fold: [
+      press('press', 'Turn up {depthMm} to the inside and press the hemline.', {
+        depthMm: plan.finishedDepthMm,
+      }),
+      ...fitCurve(request, plan.finishedDepthMm),
+      pin('Pin across the hem, heads outward, well clear of the needle.'),
+    ],
+    set:
+      wish.variant === 'twin-needle'
+        ? [
+            once(
+              1,
+              'twin',
+              at,
+              'Put in the twin needle of {gapMm:fine} and a second thread; turn one whole swing by handwheel.',
+              { gapMm: request.sewn?.stitch.twinGapMm ?? usualTwinGapMm },
+              ['power-off', 'handwheel'],
+            ),
+          ]
+        : [],
+    layers: plan.layersAtStitch,
+    scrap: { text: 'turned up as the hem is, {layers} layers', layers: plan.layersAtStitch },
+    look: `does the stitching hold the ${caught}, and does it tunnel or wave?`,
+    sew: [topstitch(request, at, plan.stitchFromHemlineMm, caught)],
+    check: `the ${caught} held everywhere, pins out equal to pins in.`,
+    press: lastPress('Press from the inside.'),
+  });
 }
 
 const width = (mm: number, why: string) =>
@@ -150,6 +156,7 @@ export const singleHem: Finish = {
   contradictions: () => [],
   folds: turnedOnce,
   steps,
+  passes: rawEdgePass,
   startingValues({ wish, cloth, edge }) {
     const { stackMm } = turnedOnce({ wish, cloth });
     const swing = swings[wish.variant];

@@ -1,16 +1,19 @@
 import type { Finish } from './finish';
+import { closing } from './parts/ends';
+import { needle, pressure, straightLength } from './parts/starting';
+import { foldsAsSewn } from './parts/as-sewn';
+import { course } from './parts/course';
+import { home, once, said, step } from './parts/said';
+import { cut, lastPress, markFolds, pin, press, topstitch } from './parts/work';
 import type { FinishMargin } from './finish-margin';
 import type { SewingPlan } from './sewing-plan';
 import type { WorkRequest, WorkStep } from './work';
 import type { FoldRequest, FoldWish } from './fold-request';
-import { catchMargin } from './parts/catch-margin';
+import { catchMargin, caughtWithin } from './parts/catch-margin';
 import { fedMargin } from './parts/fed-margin';
 import { asLength } from './parts/margin-parts';
-import { home, once, said, step } from './parts/said';
 import { endsSchool } from './parts/schools';
-import { needle, pressure, straightLength } from './parts/starting';
 import { turnedTwice, turnWiderThanHem } from './parts/turned';
-import { changeTo, cut, ends, lastPress, testScrap } from './parts/work';
 import { oneLineShows, plainToSee, shutIn } from './parts/rated';
 
 const both = ['hemmer', 'hand'];
@@ -28,91 +31,130 @@ function folds(request: FoldRequest) {
 }
 
 function steps(request: WorkRequest): WorkStep[] {
-  const { wish, cloth, edge } = request;
-  const { allowanceMm, feedMm = 0, stitchFromHemlineMm } = folds({ wish, cloth });
-  const [width, turn] = [wish.depthMm ?? 0, wish.turnMm ?? 0];
-  const start = once(
-    1.5,
-    'start-fold',
-    'iron',
-    'Fold the first {firstMm} by hand: {turnMm}, then {widthMm}, and press.',
-    { turnMm: turn, widthMm: width, firstMm: 80 },
-    ['iron'],
-  );
-  if (wish.variant === 'hand') {
-    const machine = home('edge-guide');
-    return [
-      cut(allowanceMm),
-      step('turn', 'iron', 'Turn the raw edge under by {turnMm} and press.', { turnMm: turn }, [
+  const { wish } = request;
+  return wish.variant === 'hand' ? handSteps(request) : scrollSteps(request);
+}
+
+function handSteps(request: WorkRequest): WorkStep[] {
+  const plan = folds(foldsAsSewn(request));
+  const at = home('edge-guide');
+  const [widthMm, turnMm] = [request.wish.depthMm ?? 0, request.wish.turnMm ?? 0];
+  return course(request, {
+    at,
+    footName: 'edge-guide foot',
+    measure: [
+      cut(plan.allowanceMm),
+      markFolds('Mark the folds {turnMm} and {allowanceMm} from the raw edge.', {
+        turnMm,
+        allowanceMm: plan.allowanceMm,
+      }),
+    ],
+    fold: [
+      press('turn', 'Turn the raw edge under by {turnMm} and press.', { turnMm }),
+      press('press', 'Turn again by {widthMm} and press.', { widthMm }),
+      pin('Pin across the hem, well clear of the needle.'),
+    ],
+    layers: plan.layersAtStitch,
+    scrap: { text: 'folded as the hem is, {layers} layers', layers: plan.layersAtStitch },
+    look: 'does the line catch the inner fold all along?',
+    sew: [topstitch(request, at, plan.stitchFromHemlineMm, 'inner fold')],
+    check: 'the inner fold caught everywhere, pins out equal to pins in.',
+    press: lastPress('Press from the inside.'),
+  });
+}
+
+/** Folded by hand at the start, and lifted out again so far before the end, mm. */
+const firstMm = 80;
+const beforeEndMm = 50;
+
+function scrollSteps(request: WorkRequest): WorkStep[] {
+  const { wish, edge } = request;
+  const plan = folds(foldsAsSewn(request));
+  const { allowanceMm, layersAtStitch, stitchFromHemlineMm, feedMm = 0 } = plan;
+  const [widthMm, turnMm] = [wish.depthMm ?? 0, wish.turnMm ?? 0];
+  const at = home('wide-hemmer');
+  const guideMm = request.sewn?.settings.guideMm;
+  return course(request, {
+    at,
+    footName: 'wide hemmer',
+    measure: [cut(allowanceMm)],
+    prepare: [
+      once(
+        1,
+        'clip',
+        'table',
+        'Clip the corner of the raw edge at the start, and thin the seams that cross, down to one layer inside the hem.',
+        {},
+        ['cutter'],
+      ),
+    ],
+    set:
+      guideMm === undefined
+        ? []
+        : [
+            once(
+              1,
+              'guide-screw',
+              at,
+              'Loosen the guide’s screw, set the fold {foldMm:fine} left of the centre, and tighten it: the line falls {fromEdgeMm:fine} from the hemline, on the inner fold.',
+              { foldMm: -guideMm, fromEdgeMm: stitchFromHemlineMm ?? 0 },
+              ['power-off'],
+            ),
+          ],
+    layers: layersAtStitch,
+    scrap: { text: 'fed through the foot, {layers} layers', layers: layersAtStitch },
+    look: 'is the raw edge shut in, and does the line catch the inner fold?',
+    start: [
+      once(
+        2,
+        'start-fold',
         'iron',
+        'Fold the first {firstMm} by hand, {turnMm} and then {widthMm}, and press.',
+        { turnMm, widthMm, firstMm },
+        ['iron'],
+      ),
+      once(0.5, 'start', at, 'Lay the folded start under the foot and take three stitches.', {}, [
+        'handwheel',
       ]),
-      step('press', 'iron', 'Turn again by {widthMm} and press.', { widthMm: width }, ['iron']),
-      changeTo('edge-guide foot', machine),
-      testScrap(3),
+    ],
+    sew: [
       step(
-        'sew',
-        machine,
-        'Topstitch beside the inner fold, {fromEdgeMm} from the hemline.',
-        { fromEdgeMm: stitchFromHemlineMm ?? 0 },
+        'feed',
+        at,
+        'Let the cloth run into the scroll with {feedMm} fed in, held a little to the left and level.',
+        { feedMm },
         ['needle'],
       ),
-      ends(request, machine),
-      lastPress('Press from the inside.'),
-    ];
-  }
-  const machine = { machine: 'lockstitch', foot: 'wide-hemmer' } as const;
-  return [
-    cut(allowanceMm),
-    once(
-      1,
-      'clip',
-      'table',
-      'Clip the corner of the raw edge at the start and thin the seams that cross, down to one layer inside the hem.',
-      {},
-      ['cutter'],
-    ),
-    start,
-    changeTo('wide hemmer of {widthMm:fine}', machine, { widthMm: width }),
-    testScrap(3),
-    step(
-      'feed',
-      machine,
-      'Lay the folded start under the foot, take three stitches, then let the cloth run into the scroll with {feedMm} fed in, held a little to the left and level.',
-      { feedMm },
-      ['needle'],
-    ),
-    once(
-      0.5,
-      'lump',
-      machine,
-      'At a lump: stop with the needle down, lift the foot, take the cloth out of the scroll, fold by hand past the lump, sew over it, stop again and guide the edge back in.',
-      {},
-      ['handwheel'],
-    ),
-    ...(edge.closed
+    ],
+    overSeams: [
+      once(
+        0.5,
+        'lump',
+        at,
+        'At a lump: needle down, foot up, cloth out of the scroll; fold by hand past it, sew over it, needle down, guide the edge back in.',
+        {},
+        ['handwheel'],
+      ),
+    ],
+    close: edge.closed
       ? [
           once(
             3,
             'close',
-            machine,
-            'Closing the round: lift the hem out of the scroll about {beforeMm} before the beginning, fold the rest by hand and sew on over the first stitches.',
-            { beforeMm: 50 },
+            at,
+            'Closing the round: lift the hem out of the scroll {beforeEndMm} before the beginning, fold the rest by hand and sew on over the first stitches.',
+            { beforeEndMm },
           ),
         ]
       : [
-          once(
-            1,
-            'last',
-            machine,
-            'At the end, fold the last {lastMm} by hand and sew off the edge.',
-            {
-              lastMm: 20,
-            },
-          ),
-        ]),
-    ...(edge.closed ? [] : [ends(request, machine)]),
-    lastPress('Press from the inside.'),
-  ];
+          once(1, 'last', at, 'Fold the last {lastMm} by hand and sew off the edge.', {
+            lastMm: 20,
+          }),
+          ...closing(request, at),
+        ],
+    check: 'no raw edge out, the inner fold caught everywhere.',
+    press: lastPress('Press from the inside.'),
+  });
 }
 
 const startingLength = ({ fold, cloth }: SewingPlan) =>
@@ -133,6 +175,7 @@ const scrollMargin: FinishMargin = fedMargin({
   rawEdgeFromEdgeMm: ({ fold, cloth }) => folds({ wish: fold, cloth }).feedMm,
   startingLength,
   freeLayers: 3,
+  catches: caughtWithin,
   reason:
     'Feed {fedMm:fine} more than the hem is wide, to be turned under; good from {loMm:fine} to {hiMm:fine}.',
 });

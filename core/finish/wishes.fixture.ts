@@ -4,7 +4,7 @@ import { catalogue } from './catalogue';
 import type { Finish } from './finish';
 import type { FoldPlan } from './fold-plan';
 import type { WorkRequest } from './work';
-import { completed, foldFields, takesField, type FoldWish } from './fold-request';
+import { completed, foldFields, startOf, takesField, type FoldWish } from './fold-request';
 
 export const medium: Cloth = {
   construction: 'woven',
@@ -25,7 +25,8 @@ export const everyVariant = catalogue.flatMap((finish) =>
 export function startingWish(finish: Finish, variant: string): FoldWish {
   const needed = foldFields.flatMap((field): [string, number][] => {
     const rule = finish.fields[field];
-    return rule?.neededBy.includes(variant) && rule.startMm !== null ? [[field, rule.startMm]] : [];
+    const startMm = rule ? startOf(rule, variant) : null;
+    return rule?.neededBy.includes(variant) && startMm !== null ? [[field, startMm]] : [];
   });
   return completed(finish.fields, { variant, ...Object.fromEntries(needed) });
 }

@@ -18,6 +18,8 @@ export interface FootReference {
   readonly name: string;
   readonly guidance: Guidance;
   readonly guide: Guide;
+  /** Where a foot without a slot stands for it, if it has to be put on otherwise. */
+  readonly besideMm?: IntervalMm | null | undefined;
 }
 
 /** What the sums need to know of a presser foot. */
@@ -51,11 +53,13 @@ export function openingsOf({ slotMm, besideMm }: Pick<Foot, 'slotMm' | 'besideMm
 }
 
 /** A foot as it is led along one of its references. */
-export const ledAlong = (foot: Foot, { name, guidance, guide }: FootReference): Foot => ({
+export const ledAlong = (foot: Foot, reference: FootReference): Foot => ({
   ...foot,
-  guidance,
-  guide,
-  reference: name,
+  guidance: reference.guidance,
+  guide: reference.guide,
+  reference: reference.name,
+  references: null,
+  ...(reference.besideMm ? { besideMm: reference.besideMm } : {}),
 });
 
 /** A foot led along each of its references in turn; as it is where it names none. */

@@ -25,6 +25,9 @@ export interface Machine {
   readonly presserLiftMm?: number | null | undefined;
   /** How high it goes with the lever pushed further, when it was measured. */
   readonly presserLiftHighMm?: number | null | undefined;
+  /** What the differential feed can be set to, least and most, where there is one. */
+  readonly differentialRange?: readonly [number, number] | null | undefined;
+  readonly differentialStep?: number | null | undefined;
   /** Whether the length dial means one stitch, as usual, or a whole repeat. */
   readonly lengthMeans?: 'stitch' | 'repeat' | undefined;
   /** The stitches it has; all of its kind when nobody said. */

@@ -39,7 +39,7 @@ function logLikelihood(count: number, chance: number): number {
 }
 
 /** A sample as the grid sees it: the drift it allowed, and what fell to either side of that. */
-interface Counted {
+export interface DriftCount {
   readonly fromMm: number;
   readonly toMm: number;
   readonly left: number;
@@ -47,7 +47,8 @@ interface Counted {
   readonly sound: number;
 }
 
-function countedOf(check: Check, sample: Sample): Counted {
+/** What a sample says of the drift, by the check of the set-up it was sewn with. */
+export function driftCount(check: Check, sample: Sample): DriftCount {
   const [fromMm, toMm] = allowedDrift(check, undriftedMm(check, sample.settings));
   const left = check.k === 1 ? sample.short : sample.over;
   const right = check.k === 1 ? sample.over : sample.short;
@@ -55,7 +56,7 @@ function countedOf(check: Check, sample: Sample): Counted {
 }
 
 /** One sample's log-likelihood for one offset and a hand without any. */
-function logLikelihoodOf(counted: Counted, hand: DriftBelief, shift: number): number {
+function logLikelihoodOf(counted: DriftCount, hand: DriftBelief, shift: number): number {
   const leftChance = hand.leftOf(counted.fromMm - shift);
   const rightChance = hand.rightOf(counted.toMm - shift);
   // The difference is exact enough unless nearly everything is faulty; then ask again.
@@ -81,7 +82,7 @@ const scoutStep = 8;
 function addSamples(
   logPosterior: Float64Array,
   hands: readonly DriftBelief[],
-  samples: readonly Counted[],
+  samples: readonly DriftCount[],
 ): void {
   let scouted = -Infinity;
   for (let row = 0; row < hands.length; row += scoutStep) {
@@ -105,18 +106,17 @@ function addSamples(
   });
 }
 
-/** Samples of the same setting and check count as one. */
-function pooled(samples: readonly Sample[]): Sample[] {
-  const groups = new Map<string, Sample>();
-  for (const sample of samples) {
-    const { widthMm, needlePositionMm, guideMm } = sample.settings;
-    const key = [sample.check, widthMm, needlePositionMm, guideMm].join(' ');
+/** Counts under the same allowed drift are one. */
+function pooled(counts: readonly DriftCount[]): DriftCount[] {
+  const groups = new Map<string, DriftCount>();
+  for (const count of counts) {
+    const key = `${count.fromMm} ${count.toMm}`;
     const group = groups.get(key);
     groups.set(key, {
-      ...sample,
-      n: sample.n + (group?.n ?? 0),
-      short: sample.short + (group?.short ?? 0),
-      over: sample.over + (group?.over ?? 0),
+      ...count,
+      left: count.left + (group?.left ?? 0),
+      right: count.right + (group?.right ?? 0),
+      sound: count.sound + (group?.sound ?? 0),
     });
   }
   return [...groups.values()];
@@ -137,6 +137,22 @@ export function posteriorGrid(
   samples: readonly Sample[],
   before: Prior | number,
 ): PosteriorGrid {
+  const counts = samples.map((sample) => {
+    const check = checks.find(({ name }) => name === sample.check);
+    if (!check) throw new RangeError(`No check is called “${sample.check}”.`);
+    return driftCount(check, sample);
+  });
+  return posteriorOfCounts(counts, before);
+}
+
+/**
+ * The same from what each sample says of the drift itself, whatever set-up it was sewn with: what
+ * was learned does not change when a fold is changed afterwards.
+ */
+export function posteriorOfCounts(
+  counts: readonly DriftCount[],
+  before: Prior | number,
+): PosteriorGrid {
   const prior = typeof before === 'number' ? plainPrior(before) : before;
   const sigmasMm = Array.from(
     { length: logSigmaGrid.count },
@@ -150,11 +166,7 @@ export function posteriorGrid(
       weights[row * shiftGrid.count + i] = -(rowScore * rowScore + shiftScore * shiftScore) / 2;
     }
   }
-  const counted = pooled(samples).map((sample) => {
-    const check = checks.find(({ name }) => name === sample.check);
-    if (!check) throw new RangeError(`No check is called “${sample.check}”.`);
-    return countedOf(check, sample);
-  });
+  const counted = pooled(counts);
   const hands = sigmasMm.map((sigma) => normalDrift(0, sigma));
   addSamples(weights, hands, counted);
 

@@ -5,6 +5,7 @@ import {
   completed,
   foldFields,
   foldIssues,
+  startOf,
   takesField,
   type FoldField,
   type FoldFieldRule,
@@ -87,7 +88,8 @@ export function wishForVariant(
     const given = wish[field] ?? null;
     if (given !== null) return [[field, within(given, rule)]];
     // No part of a hem is deeper than the hem.
-    return rule.startMm === null ? [] : [[field, Math.min(rule.startMm, depthMm)]];
+    const startMm = startOf(rule, variant);
+    return startMm === null ? [] : [[field, Math.min(startMm, depthMm)]];
   });
   return { variant, ...Object.fromEntries(lengths) };
 }

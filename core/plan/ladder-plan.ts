@@ -2,10 +2,10 @@ import type { Finish } from '../finish/finish';
 import type { SewingPlan } from '../finish/sewing-plan';
 import type { DialSettings, MarginDial } from '../kit/dial-steps';
 import { testLadder } from '../margin/ladder';
-import { posteriorGrid } from '../margin/posterior-grid';
+import { posteriorOfCounts } from '../margin/posterior-grid';
 import { evenDraws } from '../swatch/draw';
 import { priorsOf, type Carried } from './carried';
-import { learnedBeliefs, learnedFrom, type SewnSample } from './learn-plan';
+import { countsOfSource, learnedBeliefs, learnedFrom, type SewnSample } from './learn-plan';
 import { marginOfPlan } from './margin-of-plan';
 import { setUpOf } from './set-up-of';
 
@@ -43,9 +43,8 @@ export function ladderOf(
   const check = set.checks.find(({ name }) => name === countedCheck);
   const prior = check && priorsOf(finish, plan, carried)[check.source];
   if (!check || !prior) return null;
-  const own = set.checks.filter(({ source }) => source === check.source);
-  const told = samples.filter((sample) => own.some(({ name }) => name === sample.check));
-  const ladder = testLadder(set, check, posteriorGrid(own, told, prior), from, {
+  const counts = countsOfSource(finish, plan, samples, check.source);
+  const ladder = testLadder(set, check, posteriorOfCounts(counts, prior), from, {
     count,
     stitches: rungStitches,
     random: evenDraws(1),

@@ -1,4 +1,4 @@
-import { Impossible, type Issue } from '../impossible';
+import { Impossible, refusal, type Issue } from '../impossible';
 import type { Finish } from '../finish/finish';
 import type { SewingPlan } from '../finish/sewing-plan';
 import type { DialSettings } from '../kit/dial-steps';
@@ -11,19 +11,47 @@ import {
   type Prediction,
 } from '../margin/advise';
 import type { Beliefs } from '../margin/belief';
-import { driftSources, type DriftSource } from '../margin/check';
+import { driftSources, type Check, type DriftSource } from '../margin/check';
 import { faultRange, type FaultRange } from '../margin/fault-range';
 import { learnedBelief, summarised, type Posterior } from '../margin/learn';
-import { posteriorGrid, type PosteriorGrid, type Sample } from '../margin/posterior-grid';
+import {
+  driftCount,
+  posteriorOfCounts,
+  type DriftCount,
+  type PosteriorGrid,
+  type Sample,
+} from '../margin/posterior-grid';
 import { priorsOf, type Carried } from './carried';
 import { dialIssues } from './dial-issues';
 import { countedAlongEdge } from './judge';
 import { marginOfPlan } from './margin-of-plan';
 import { setUpOf } from './set-up-of';
+import { wholePlan } from './whole-plan';
 
 /** A sewn sample with the whole setting it was sewn at. */
 export interface SewnSample extends Omit<Sample, 'settings'> {
   readonly settings: DialSettings;
+  /** What it was sewn with; the plan itself when left out. */
+  readonly plan?: SewingPlan | undefined;
+}
+
+/** The checks of the set-up a sample was sewn with. */
+function checksOf(finish: Finish, plan: SewingPlan, sample: SewnSample): Check[] {
+  const sewn = sample.plan ?? plan;
+  return marginOfPlan(finish, sewn.fold.variant).checks(wholePlan(finish, sewn));
+}
+
+/** What samples say of the drift of one source, each by the checks it was sewn under. */
+export function countsOfSource(
+  finish: Finish,
+  plan: SewingPlan,
+  samples: readonly SewnSample[],
+  source: DriftSource,
+): DriftCount[] {
+  return samples.flatMap((sample): DriftCount[] => {
+    const check = checksOf(finish, plan, sample).find(({ name }) => name === sample.check);
+    return check?.source === source ? [driftCount(check, sample)] : [];
+  });
 }
 
 /** What samples say about the drift of each source that any of them informs. */
@@ -64,25 +92,32 @@ function sampleIssues(finish: Finish, plan: SewingPlan, samples: readonly SewnSa
   if (samples.length === 0) {
     return [{ path: 'samples', message: 'Nothing to learn from: give at least one sewn sample.' }];
   }
-  const names = marginOfPlan(finish, plan.fold.variant)
-    .checks(plan)
-    .map(({ name }) => name);
-  return samples.flatMap(({ check, n, short, over, settings }, i): Issue[] => {
-    const issues: Issue[] = dialIssues(plan, settings).map((issue) => ({
+  return samples.flatMap((sample, i): Issue[] => {
+    const { check, n, short, over, settings } = sample;
+    const names = checksOf(finish, plan, sample).map(({ name }) => name);
+    const issues: Issue[] = dialIssues(sample.plan ?? plan, settings).map((issue) => ({
       ...issue,
       path: `samples.${i}.settings.${issue.path}`,
     }));
     if (!names.includes(check)) {
-      issues.push({
-        path: `samples.${i}.check`,
-        message: `“${check}” is not a check of ${finish.id}; it has ${names.join(', ')}.`,
-      });
+      issues.push(
+        refusal(
+          `samples.${i}.check`,
+          'no-such-check',
+          '“{check}” is not a check of {finish}; it has {names}.',
+          { check, finish: finish.id, names: names.join(', ') },
+        ),
+      );
     }
     if (short + over > n) {
-      issues.push({
-        path: `samples.${i}.short`,
-        message: `${short} short and ${over} over are more than the ${n} that were counted.`,
-      });
+      issues.push(
+        refusal(
+          `samples.${i}.short`,
+          'more-than-counted',
+          '{short} short and {over} over are more than the {n} that were counted.',
+          { short, over, n },
+        ),
+      );
     }
     return issues;
   });
@@ -95,16 +130,14 @@ function gridsOf(
   samples: readonly SewnSample[],
   carried: Carried,
 ): Partial<Record<DriftSource, PosteriorGrid>> {
-  const { checks } = setUpOf(finish, plan);
   const priors = priorsOf(finish, plan, carried);
   // Sources are independent: each learns from the samples of its own checks alone.
   return Object.fromEntries(
     driftSources.flatMap((source): [DriftSource, PosteriorGrid][] => {
-      const own = checks.filter((check) => check.source === source);
-      const informative = samples.filter(({ check }) => own.some(({ name }) => name === check));
+      const counts = countsOfSource(finish, plan, samples, source);
       const prior = priors[source];
-      if (!prior || (informative.length === 0 && !carried[source])) return [];
-      return [[source, posteriorGrid(own, informative, prior)]];
+      if (!prior || (counts.length === 0 && !carried[source])) return [];
+      return [[source, posteriorOfCounts(counts, prior)]];
     }),
   );
 }
@@ -148,22 +181,26 @@ export function lessonOf(
   carried: Carried = {},
   acceptedShare = acceptedFaultShare,
 ): Lesson {
-  const byRule = setUpOf(finish, plan);
+  setUpOf(finish, plan);
   const issues = sampleIssues(finish, plan, samples);
   const last = samples.at(-1);
   if (!last || issues.length > 0) throw new Impossible(issues);
 
-  const source = byRule.checks.find(({ name }) => name === last.check)?.source ?? 'guide';
+  const source = checksOf(finish, plan, last).find(({ name }) => name === last.check)?.source ?? 'guide';
   const grids = gridsOf(finish, plan, samples, carried);
   const learned = learnedOf(grids);
   const posterior = learned[source]!;
   const set = setUpOf(finish, plan, learnedBeliefs(learned));
 
+  // What is counted now, where the last scrap was counted by a check that this fold has not.
+  const reported = set.checks.some(({ name }) => name === last.check)
+    ? last.check
+    : marginOfPlan(finish, plan.fold.variant).countedCheck;
   const at = (settings: DialSettings) => {
     const stitches = countedAlongEdge(plan, settings.lengthMm);
     return {
       settings,
-      predicted: predict(set, settings, last.check, stitches),
+      predicted: predict(set, settings, reported, stitches),
       range: faultRange(set.checks, grids, set.beliefs, settings, stitches),
     };
   };

@@ -1,5 +1,7 @@
 import type { Cloth } from '../cloth/cloth';
 import type { FoldWish } from '../finish/fold-request';
+import type { Aim } from '../finish/sewing-plan';
+import type { ThreadMatch } from '../kit/thread';
 import { startingNeedle } from '../kit/needle';
 import type { FaultWeights } from '../margin/cost';
 import type { Stitch } from '../stitch/stitch';
@@ -13,10 +15,26 @@ export interface NewPlan {
   readonly needleSize: number;
   readonly pickMm: number;
   readonly faultWeights: FaultWeights;
+  readonly aim: Aim;
+  readonly thread: ThreadMatch;
+  readonly threadColour: null;
+  /** The best reference of the foot. */
+  readonly reference: null;
+  /** A binding of the cloth itself. */
+  readonly stripClothId: null;
 }
 
 /** The longest thread one accepts on the right side in a matching colour, mm. Starting guess. */
 export const usualPickMm = 1;
+
+/** What a plan wishes for before anybody said. */
+export const plainWish = {
+  aim: 'even',
+  thread: 'matching',
+  threadColour: null,
+  reference: null,
+  stripClothId: null,
+} as const;
 
 /**
  * What a new edge starts with: no finish, since what the edge is for decides that, and a needle by
@@ -30,5 +48,6 @@ export function newPlan({ weightGsm }: Pick<Cloth, 'weightGsm'>): NewPlan {
     needleSize: startingNeedle(weightGsm).size,
     pickMm: usualPickMm,
     faultWeights: { below: 1, above: 1 },
+    ...plainWish,
   };
 }

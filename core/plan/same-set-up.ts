@@ -12,40 +12,32 @@ function canonical(value: unknown): string {
 
 /**
  * What makes a set-up this one, as far as learning goes, as text: the same for set-ups between
- * which a sample carries over.
+ * which a sample carries over. A sample brings its own checks, so the folds, the stitch and the eye
+ * that judges may differ: what is pooled shares the hand, the cloth and the guide.
  */
-export function learningKey({
-  cloth,
-  edge,
-  machine,
-  foot,
-  stitch,
-  pickMm,
-  fold,
-  aids,
-}: SewingPlan): string {
+export function learningKey({ cloth, edge, machine, foot, aids }: SewingPlan): string {
   // How high the foot lifts and what else it can sew have no part in where a stitch lands.
   const {
     presserLiftMm: _lift,
     presserLiftHighMm: _high,
     patterns: _patterns,
+    differentialRange: _range,
+    differentialStep: _step,
     ...swinging
   } = machine;
+  const { slotMm, besideMm, guidance, guide, shank } = foot;
   return canonical({
     cloth,
     radius: edge.minRadiusMm,
     machine: swinging,
-    foot,
-    stitch: { mirror: false, ...stitch },
-    pickMm,
-    extension: fold.extensionMm,
+    foot: { slotMm, besideMm, guidance, guide, shank },
     aids: { press: 'crease', wrap: 'hand', ...aids },
   });
 }
 
 /**
  * Whether what a sample taught carries over to another plan: the same cloth, curve, machine, foot
- * and stitch, judged by the same eye. The hem's depth and the dials may differ.
+ * and guide. Folds, stitch, pick and dials may differ.
  */
 export function sameForLearning(a: SewingPlan, b: SewingPlan): boolean {
   return learningKey(a) === learningKey(b);

@@ -2,6 +2,7 @@ import { completed } from '../finish/fold-request';
 import type { Finish } from '../finish/finish';
 import type { School } from '../finish/school';
 import type { StartingValue, WorkRequest, WorkStep } from '../finish/work';
+import { foldsAsSewn } from '../finish/parts/as-sewn';
 import { machineValues } from '../finish/threading';
 import { foldPlanOf, refuseFold } from './fold-plan';
 
@@ -26,7 +27,7 @@ export function chosenWays(
 }
 
 function ready(finish: Finish, request: WorkRequest): WorkRequest {
-  refuseFold(finish, request);
+  refuseFold(finish, foldsAsSewn(request));
   return { ...request, wish: completed(finish.fields, request.wish) };
 }
 
@@ -46,8 +47,9 @@ export function startingValuesOf(finish: Finish, request: WorkRequest): Starting
     ? machineValues(
         kind,
         request.cloth,
-        foldPlanOf(finish, request).stackMm,
+        foldPlanOf(finish, foldsAsSewn(request)).stackMm,
         request.edge.thickestTimes,
+        request.threading,
       )
     : [];
   return [...own, ...rest.filter(({ id }) => !own.some((value) => value.id === id))];

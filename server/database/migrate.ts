@@ -7,6 +7,7 @@ import { crossingsColumn } from './migrations/0003-crossings';
 import { shelfAndDrawer } from './migrations/0004-shelf-and-drawer';
 import { sampleBook } from './migrations/0005-sample-book';
 import { whatAnEdgeIsFor } from './migrations/0006-what-an-edge-is-for';
+import { trueSettings } from './migrations/0007-true-settings';
 
 // Listed here rather than found in a folder, so that a bundle holds them all.
 const migrations: readonly Migration[] = [
@@ -16,6 +17,7 @@ const migrations: readonly Migration[] = [
   shelfAndDrawer,
   sampleBook,
   whatAnEdgeIsFor,
+  trueSettings,
 ];
 
 /** Runs the migrations that this database has not seen. */

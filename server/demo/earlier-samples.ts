@@ -2,7 +2,10 @@ import { finishById } from '../../core/finish/catalogue';
 import type { FoldWish } from '../../core/finish/fold-request';
 import type { SymptomId } from '../../core/diagnose/symptom';
 import { startingNeedle } from '../../core/kit/needle';
-import { workAids } from '../../core/plan/aids';
+import { uncut } from '../../core/edge/state';
+import { plainWish, usualPickMm } from '../../core/plan/new-plan';
+import { sewingPlanOf, workRequestOf } from '../../core/plan/of-records';
+import { alongBest } from '../../core/plan/ride';
 import { valuesBesideDials } from '../../core/plan/work';
 import type { Pattern } from '../../core/stitch/stitch';
 import type { BookEntry, Verdict } from '../../contract/records';
@@ -21,6 +24,8 @@ interface Earlier {
   readonly fold: FoldWish;
   readonly pattern: Pattern;
   readonly anchor: 'left' | 'centre' | 'right';
+  /** What of its foot it was led along, where the foot has several. */
+  readonly reference?: string;
   /** Where the dials stood (width, length, needle, guide), and of 24 how many fell below and above. */
   readonly scraps: readonly (readonly [
     settings: readonly [number, number, number, number],
@@ -44,6 +49,7 @@ const topstitch = {
   anchor: 'centre',
   machineId: 'machine-home',
   footId: 'foot-straight',
+  reference: 'left inner toe edge',
 } as const;
 
 const earlier: readonly Earlier[] = [
@@ -131,23 +137,28 @@ function scrapsOf(one: Earlier): BookEntry[] {
     throw new Error(`Demo sample of ${one.day} is incomplete.`);
   }
   const properties = propertiesOf(cloth);
-  const edge = { lengthMm: 1500, minRadiusMm: null };
-  const setUp = sewingPlan.parse({
-    cloth: properties,
-    edge,
-    fold: one.fold,
-    machine: machine.specs,
-    foot: foot.specs,
-    stitch: { pattern: one.pattern, anchor: one.anchor, runStitches: 5 },
-    needleSize: startingNeedle(properties.weightGsm).size,
-    aids: workAids(foot.kind, {}),
-  });
-  const values = valuesBesideDials(finish, {
-    wish: one.fold,
-    cloth: properties,
-    edge: { ...edge, closed: false, cornered: false, thickestTimes: 1 },
-    schools: {},
-  });
+  const records = {
+    edge: { ...uncut, shape: 'straight', turnDegrees: null, lengthMm: 1500, minRadiusMm: null },
+    plan: {
+      ...plainWish,
+      fold: one.fold,
+      stitch: { pattern: one.pattern, anchor: one.anchor, runStitches: 5 },
+      needleSize: startingNeedle(properties.weightGsm).size,
+      pickMm: usualPickMm,
+      faultWeights: { below: 1, above: 1 },
+      reference: one.reference ?? null,
+      schools: {},
+    },
+    cloth: { properties, fibre: cloth.fibre },
+    strip: null,
+    machine,
+    foot,
+  } as const;
+  const setUp = sewingPlan.parse(alongBest(finish, sewingPlanOf({ ...records, edge: { ...records.edge, crossings: [] } })));
+  const values = valuesBesideDials(
+    finish,
+    workRequestOf({ ...records, edge: { ...records.edge, crossings: [] } }, setUp, finish),
+  );
   return one.scraps.map(([[widthMm, lengthMm, needlePositionMm, guideMm], short, over], i) => {
     const last = i === one.scraps.length - 1;
     const verdict: Verdict = last ? 'keep' : short + over > 4 ? 'no' : 'nearly';
@@ -163,6 +174,8 @@ function scrapsOf(one: Earlier): BookEntry[] {
         verdict,
         symptoms,
         setUp,
+        measured: null,
+        pass: null,
       },
       settings: { widthMm, lengthMm, needlePositionMm, guideMm },
       counts: [{ check: margin.countedCheck, n: stitches, short, over }],

@@ -1,4 +1,12 @@
-import { footDraft, machineDraft, needleDraft, threadDraft } from '../../contract/kit';
+import type * as z from 'zod';
+import {
+  foot as footSpecs,
+  footDraft,
+  machineDraft,
+  needleDraft,
+  threadDraft,
+} from '../../contract/kit';
+import { genericFeet } from '../../core/kit/generic-feet';
 import { parsed } from './parsed';
 
 /** The demo's machines. */
@@ -49,6 +57,14 @@ export const machines = parsed(machineDraft, {
   },
 });
 
+/** What a plain foot of the drawer is like, as such feet are. */
+function plainSpecs(id: string): z.input<typeof footSpecs> {
+  const foot = genericFeet.find((one) => one.id === id);
+  if (!foot) throw new Error(`There is no plain foot ${id}.`);
+  // A copy, since what is read by a schema may be written to.
+  return structuredClone(foot.specs) as z.input<typeof footSpecs>;
+}
+
 /** The demo's drawer of feet. */
 export const feet = parsed(footDraft, {
   'foot-blind-fixed': {
@@ -75,7 +91,7 @@ export const feet = parsed(footDraft, {
     name: 'Open zigzag foot',
     kind: 'zigzag',
     channelMm: null,
-    specs: { slotMm: [-4.5, 4.5], guidance: 'edge', guide: { atMm: -2 } },
+    specs: plainSpecs('zigzag-7'),
     soleMm: { widthMm: 18, toeMm: 12, heelMm: 14 },
     note: 'The fold follows a line scratched on the toe.',
   },
@@ -125,9 +141,17 @@ export const feet = parsed(footDraft, {
     name: 'Straight-stitch foot',
     kind: 'straight',
     channelMm: null,
-    specs: { slotMm: [-1, 1], guidance: 'edge', guide: { atMm: -3 } },
+    specs: plainSpecs('straight'),
     soleMm: { widthMm: 12, toeMm: 12, heelMm: 14 },
     note: '',
+  },
+  'foot-zipper': {
+    name: 'Zipper foot',
+    kind: 'zipper',
+    channelMm: null,
+    specs: plainSpecs('zipper'),
+    soleMm: { widthMm: 5, toeMm: 12, heelMm: 14 },
+    note: 'Sews on either side of itself; for the ridge of a kept hem.',
   },
 });
 

@@ -5,9 +5,11 @@ import { startingNeedle } from '../../core/kit/needle';
 import { judge } from '../../core/plan/judge';
 import { lessonOf } from '../../core/plan/learn-plan';
 import { marginOfPlan } from '../../core/plan/margin-of-plan';
+import { plainWish } from '../../core/plan/new-plan';
+import { sewingPlanOf } from '../../core/plan/of-records';
+import { alongBest } from '../../core/plan/ride';
 import { setUpOf } from '../../core/plan/set-up-of';
 import { startingSetting } from '../../core/plan/starting-setting';
-import type { SewingPlan } from '../../core/finish/sewing-plan';
 import type { RecordTable } from '../database/models';
 import { cloths } from './cloths';
 import { blindEdges, otherEdges, type DemoEdge, type OtherEdge } from './edges';
@@ -30,27 +32,33 @@ function sewn(projectId: string, demo: DemoEdge): Entry[] {
   if (!cloth || !machine || !foot || !finish)
     throw new Error(`Demo edge ${demo.id} is incomplete.`);
   const properties = propertiesOf(cloth);
-  const plan: SewingPlan = {
-    cloth: properties,
-    edge: { lengthMm: demo.edge.lengthMm, minRadiusMm: demo.edge.minRadiusMm },
+  const wished = {
+    ...plainWish,
     fold: {
       variant: demo.enclosedTurnMm ? 'enclosed' : 'flat',
       depthMm: demo.depthMm,
       extensionMm: 8,
       ...(demo.enclosedTurnMm ? { turnMm: demo.enclosedTurnMm } : {}),
     },
-    machine: machine.specs,
-    foot: foot.specs,
     stitch: {
-      pattern: demo.stretch ? 'blind-stretch' : 'blind-woven',
-      anchor: 'right',
+      pattern: demo.stretch ? ('blind-stretch' as const) : ('blind-woven' as const),
+      anchor: 'right' as const,
       runStitches: 5,
     },
     needleSize: startingNeedle(properties.weightGsm).size,
     pickMm: 1,
     faultWeights: { below: 1, above: 1 },
-    skill: 1,
+    schools: {},
   };
+  const kept = sewingPlanOf({
+    edge: demo.edge,
+    plan: wished,
+    cloth: { properties, fibre: cloth.fibre },
+    strip: null,
+    machine,
+    foot,
+  });
+  const plan = alongBest(finish, kept);
   const set = setUpOf(finish, plan);
   let settings = startingSetting(finish, plan, set);
   const samples: Parameters<typeof lessonOf>[2][number][] = [];
@@ -80,16 +88,11 @@ function sewn(projectId: string, demo: DemoEdge): Entry[] {
   const planDraft: PlanDraft = {
     edgeId: demo.id,
     finish: finish.id,
-    fold: plan.fold,
     machineId: demo.machineId,
     footId: demo.footId,
-    stitch: plan.stitch,
-    needleSize: plan.needleSize,
-    pickMm: plan.pickMm,
-    faultWeights: plan.faultWeights,
+    ...wished,
     settings: lastSewn,
     keptAttemptId: null,
-    schools: {},
     ticks: [],
     // These were sewn side by side; none knew of the others.
     carryOver: false,
@@ -115,6 +118,7 @@ function planned(projectId: string, other: OtherEdge): Entry[] {
     needleSize: startingNeedle(propertiesOf(cloth).weightGsm).size,
     pickMm: 1,
     faultWeights: { below: 1, above: 1 },
+    ...plainWish,
     settings: null,
     keptAttemptId: null,
     schools: {},

@@ -10,7 +10,6 @@ import { Impossible } from '../../core/impossible';
 import { impliedVariant } from '../../core/finish/fold-request';
 import { assumedLengths, foldPlanOf, unusedFoldFields } from '../../core/plan/fold-plan';
 import { judge, type Judgement } from '../../core/plan/judge';
-import { lessonOf } from '../../core/plan/learn-plan';
 import { setUpOf } from '../../core/plan/set-up-of';
 import { startingSetting } from '../../core/plan/starting-setting';
 import { liftsOf } from '../../core/kit/machine';
@@ -22,6 +21,8 @@ import { foldsRequest, learnRequest, settingsRequest } from '../../contract/plan
 import { crossingsRequest } from '../../contract/seam';
 import { parseBody } from '../http/refusal';
 import { knownFinish } from '../store/sewing-plan';
+import { askedPlan, refuseStrip } from './asked-plan';
+import { learnAnswer } from './learn-answer';
 
 /** JSON has no infinity: an open end is null. */
 const finite = (value: number): number | null => (Number.isFinite(value) ? value : null);
@@ -83,11 +84,18 @@ export function computeRoutes(): Router {
   });
 
   router.post('/folds', (request, response) => {
-    const { finish: id, cloth, variant, ...lengths } = parseBody(foldsRequest, request.body);
+    const {
+      finish: id,
+      cloth,
+      strip: made,
+      variant,
+      ...lengths
+    } = parseBody(foldsRequest, request.body);
     const finish = knownFinish(id);
     const wish = { ...lengths, variant: variant ?? impliedVariant(finish, lengths) };
-    const plan = foldPlanOf(finish, { wish, cloth });
-    const { strip, trim, feedMm } = plan;
+    refuseStrip(finish, wish.variant, made ?? null);
+    const plan = foldPlanOf(finish, { wish, cloth, strip: made });
+    const { strip, trim, feedMm, shortensMm, outsideNeedleMm } = plan;
     response.json({
       allowanceMm: plan.allowanceMm,
       variant: wish.variant,
@@ -103,6 +111,10 @@ export function computeRoutes(): Router {
       stitchFromHemlineMm: plan.stitchFromHemlineMm,
       finishedDepthMm: plan.finishedDepthMm,
       ...(feedMm === undefined ? {} : { feedMm }),
+      ...(shortensMm === undefined ? {} : { shortensMm }),
+      ...(outsideNeedleMm === undefined
+        ? {}
+        : { outsideNeedleMm, beyondFinishedEdgeMm: plan.allowanceMm - outsideNeedleMm }),
       ...(trim ? { trim } : {}),
       ...(strip
         ? {
@@ -128,39 +140,19 @@ export function computeRoutes(): Router {
   });
 
   router.post('/settings', (request, response) => {
-    const { finish: id, ...plan } = parseBody(settingsRequest, request.body);
-    const finish = knownFinish(id);
+    const { finish, plan } = askedPlan(parseBody(settingsRequest, request.body));
     const set = setUpOf(finish, plan);
     const judgement = judge(set, startingSetting(finish, plan, set));
     const source = judgement.margins[0]?.source ?? 'guide';
-    response.json(settingsAnswer(judgement, set.beliefs[source]?.sigmaMm ?? 0));
+    response.json({
+      ...settingsAnswer(judgement, set.beliefs[source]?.sigmaMm ?? 0),
+      variant: plan.fold.variant,
+      reference: plan.foot.reference ?? null,
+    });
   });
 
   router.post('/learn', (request, response) => {
-    const { finish: id, samples, ...plan } = parseBody(learnRequest, request.body);
-    const lesson = lessonOf(knownFinish(id), plan, samples);
-    const { posterior, learned, now, next, instead, enough } = lesson;
-    response.json({
-      shiftMm: posterior.shiftMm,
-      shiftInterval: posterior.shiftInterval,
-      sigmaMm: posterior.sigmaMm,
-      sigmaInterval: posterior.sigmaInterval,
-      next: { settings: next.settings, change: next.change },
-      predicted: next.predicted,
-      staying: now.predicted,
-      stayingFaults: [now.range.fromFaults, now.range.toFaults],
-      sources: Object.fromEntries(
-        Object.entries(learned).map(([source, it]) => [
-          source,
-          {
-            ...{ shiftMm: it.shiftMm, shiftInterval: it.shiftInterval },
-            ...{ sigmaMm: it.sigmaMm, sigmaInterval: it.sigmaInterval },
-          },
-        ]),
-      ),
-      instead: instead && { settings: instead.settings, change: instead.change },
-      enough,
-    });
+    response.json(learnAnswer(parseBody(learnRequest, request.body)));
   });
 
   router.post('/finishes', (request, response) => {

@@ -1,11 +1,20 @@
 import { isSewnLater, localDay } from '../../core/book/day';
-import type { AttemptDraft } from '../../contract/records';
-import { Impossible } from '../../core/impossible';
+import type { AttemptDraft, BookEntry } from '../../contract/records';
+import { Impossible, refusal } from '../../core/impossible';
 import { dialField, type Dial } from '../../core/kit/dial-steps';
+import { ownFootOf } from '../../core/kit/own-foot';
+import { stretchedIssues } from '../../core/loopers/differential';
 import { marginOfPlan } from '../../core/plan/margin-of-plan';
 import { Refusal } from '../http/refusal';
 import type { Row } from './journal';
-import { assemble, planDraftOf, pointedAt, refuseBlocked, type AssembledPlan } from './sewing-plan';
+import {
+  assemble,
+  knownFinish,
+  planDraftOf,
+  pointedAt,
+  refuseBlocked,
+  type AssembledPlan,
+} from './sewing-plan';
 import type { Change } from './store';
 
 /** What an attempt says of the scrap, as far as it makes it this scrap and no other. */
@@ -78,8 +87,12 @@ export function refuseEmpty({
   verdict,
   photoId,
   note,
-}: Pick<AttemptDraft, 'counts' | 'symptoms' | 'verdict' | 'photoId' | 'note'>): void {
-  if (counts.length + symptoms.length > 0 || verdict || photoId || note.trim()) return;
+  measured,
+}: Pick<
+  AttemptDraft,
+  'counts' | 'symptoms' | 'verdict' | 'photoId' | 'note' | 'measured'
+>): void {
+  if (counts.length + symptoms.length > 0 || verdict || photoId || note.trim() || measured) return;
   const message = 'Count at least one kind of stitch, or say what you saw.';
   throw new Impossible([{ path: 'counts', message }]);
 }
@@ -90,17 +103,49 @@ export function refuseEmpty({
 export async function refuseWrong(
   change: Change,
   assembled: AssembledPlan,
-  draft: Pick<AttemptDraft, 'settings' | 'counts' | 'photoId' | 'sewnOn'>,
+  draft: Pick<
+    AttemptDraft,
+    'settings' | 'counts' | 'photoId' | 'sewnOn' | 'measured' | 'dialValues'
+  >,
 ): Promise<void> {
   const { finish, plan } = assembled;
   if (draft.settings && finish.margin(plan.fold.variant)) {
     refuseBlocked(assembled, draft.settings);
   }
   refuseUnknownChecks(assembled, draft.counts);
+  refuseMeasured(assembled, draft);
   refuseLater(draft.sewnOn);
   if (draft.photoId && !(await change.hasPhoto(draft.photoId))) {
     throw new Impossible([{ path: 'photoId', message: 'There is no photo with this id.' }]);
   }
+}
+
+/** @throws Impossible at lengths that no edge can have grown to, or on a machine without loopers */
+function refuseMeasured(
+  { plan }: AssembledPlan,
+  { measured, dialValues }: Pick<AttemptDraft, 'measured' | 'dialValues'>,
+): void {
+  if (!measured) return;
+  if (!ownFootOf(plan.machine.kind)) {
+    throw new Impossible([
+      refusal(
+        'measured',
+        'no-loopers',
+        'A length before and after is measured on an overlocker or a coverstitch machine; this is a {kind} one, so leave it out.',
+        { kind: plan.machine.kind },
+      ),
+    ]);
+  }
+  const { beforeMm, afterMm } = measured;
+  const differential = Number(dialValues['differential'] ?? 1);
+  const issues = stretchedIssues({ beforeMm, afterMm, differential }, plan.cloth, plan.machine);
+  if (issues.length === 0) return;
+  throw new Impossible(
+    issues.map((issue) => ({
+      ...issue,
+      path: issue.path === 'differential' ? 'dialValues.differential' : `measured.${issue.path}`,
+    })),
+  );
 }
 
 /** @throws Impossible at a day that has not come anywhere on earth */
@@ -118,8 +163,14 @@ function refuseUnknownChecks({ finish, plan }: AssembledPlan, counts: AttemptDra
     .map(({ name }) => name);
   counts.forEach(({ check }, i) => {
     if (checks.includes(check)) return;
-    const message = `“${check}” is not a check of ${finish.id}; it has ${checks.join(', ')}.`;
-    throw new Impossible([{ path: `counts.${i}.check`, message }]);
+    throw new Impossible([
+      refusal(
+        `counts.${i}.check`,
+        'no-such-check',
+        '“{check}” is not a check of {finish}; it has {checks}.',
+        { check, finish: finish.id, checks: checks.join(', ') },
+      ),
+    ]);
   });
 }
 
@@ -164,7 +215,7 @@ export async function checkPatched(
   const attempt = draft as unknown as AttemptDraft & { planId: string | null };
   refuseEmpty(attempt);
   refuseLater(attempt.sewnOn);
-  if (!patched.some((field) => ['settings', 'counts', 'photoId'].includes(field))) return;
+  if (!patched.some((field) => ['settings', 'counts', 'measured', 'photoId'].includes(field))) return;
   if (attempt.planId === null) {
     const message = 'The edge of this scrap is gone; its counts and dials stay as they are.';
     if (patched.includes('settings') || patched.includes('counts')) {
@@ -172,11 +223,18 @@ export async function checkPatched(
     }
     return;
   }
-  const row = await pointedAt(change, 'plans', attempt.planId, 'planId');
-  await refuseWrong(change, await assemble(change, planDraftOf(row)), {
+  await pointedAt(change, 'plans', attempt.planId, 'planId');
+  // A scrap is judged by the set-up it was sewn with, whatever became of its plan since.
+  const { finish, setUp, names, clothId, machineId, footId } = draft as unknown as BookEntry;
+  const sewn: AssembledPlan = {
+    ...{ finish: knownFinish(finish), plan: setUp, names },
+    ids: { clothId: clothId ?? '', machineId: machineId ?? '', footId: footId ?? '' },
+  };
+  await refuseWrong(change, sewn, {
     ...attempt,
     // What was right when it was written need not fit a plan that has changed since.
     settings: patched.includes('settings') ? attempt.settings : null,
     counts: patched.includes('counts') ? attempt.counts : [],
+    measured: patched.includes('measured') ? attempt.measured : null,
   });
 }

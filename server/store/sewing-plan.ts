@@ -3,12 +3,13 @@ import { clothFromDescription } from '../../core/cloth/describe';
 import { finishById } from '../../core/finish/catalogue';
 import type { Finish } from '../../core/finish/finish';
 import type { SewingPlan } from '../../core/finish/sewing-plan';
-import { Impossible } from '../../core/impossible';
+import { Impossible, refusal } from '../../core/impossible';
 import type { DialSettings } from '../../core/kit/dial-steps';
-import { footUnder } from '../../core/kit/own-foot';
-import { workAids } from '../../core/plan/aids';
+import type { Foot } from '../../core/kit/foot';
 import { dialIssues } from '../../core/plan/dial-issues';
 import { judge } from '../../core/plan/judge';
+import { footNameOn, sewingPlanOf } from '../../core/plan/of-records';
+import { alongBest } from '../../core/plan/ride';
 import { setUpOf } from '../../core/plan/set-up-of';
 import { clothDraft } from '../../contract/cloth';
 import { footDraft, machineDraft } from '../../contract/kit';
@@ -59,7 +60,9 @@ export function knownFinish(id: string): Finish {
   const finish = finishById(id);
   if (finish) return finish;
   throw new Impossible([
-    { path: 'finish', message: `There is no finish with the id “${id.slice(0, 80)}”.` },
+    refusal('finish', 'no-such-finish', 'There is no finish with the id “{id}”.', {
+      id: id.slice(0, 80),
+    }),
   ]);
 }
 
@@ -87,29 +90,44 @@ export async function assemble(change: Change, draft: PlanDraft): Promise<Assemb
     await pointedAt(change, 'machines', draft.machineId, 'machineId'),
   );
   const foot = draftOf(footDraft, await pointedAt(change, 'feet', draft.footId, 'footId'));
-  const plan: SewingPlan = sewingPlan.parse({
-    cloth: propertiesOf(cloth),
-    edge: { lengthMm: edge.lengthMm, minRadiusMm: edge.minRadiusMm, purpose: edge.purpose },
-    fold: draft.fold,
-    machine: machine.specs,
-    foot: footUnder(machine.specs, foot),
-    stitch: draft.stitch,
-    needleSize: draft.needleSize,
-    pickMm: draft.pickMm,
-    faultWeights: draft.faultWeights,
-    skill: 1,
-    aids: workAids(foot.kind, draft.schools),
+  const strip = draft.stripClothId
+    ? await pointedAt(change, 'cloths', draft.stripClothId, 'stripClothId')
+    : null;
+  refuseReference(foot.specs, draft.reference);
+  const kept = sewingPlanOf({
+    edge,
+    plan: draft,
+    cloth: { properties: propertiesOf(cloth) },
+    strip: strip && { properties: propertiesOf(strip) },
+    machine,
+    foot,
   });
   return {
     finish,
-    plan,
+    plan: sewingPlan.parse(alongBest(finish, kept)),
     names: {
       cloth: String(cloth['name']),
       machine: machine.name,
-      foot: footUnder(machine.specs, foot) === foot.specs ? foot.name : 'its own foot',
+      foot: footNameOn(machine, foot),
     },
     ids: { clothId: edge.clothId, machineId: draft.machineId, footId: draft.footId },
   };
+}
+
+/** @throws Impossible at a reference that the foot has not */
+function refuseReference({ references }: Foot, reference: string | null): void {
+  const names = (references ?? []).map(({ name }) => name);
+  if (reference === null || names.includes(reference)) return;
+  throw new Impossible([
+    refusal(
+      'reference',
+      'no-such-reference',
+      names.length > 0
+        ? 'This foot has no reference “{reference}”; it has {names}.'
+        : 'This foot has no reference “{reference}”: it names none, and rides along what its own guide says.',
+      { reference, names: names.join(', ') },
+    ),
+  ]);
 }
 
 /** Reads a stored plan row as its draft. */
@@ -128,10 +146,26 @@ export function refuseBlocked({ finish, plan }: AssembledPlan, settings: DialSet
   }
   const { clearance, blocked, warnings } = judge(setUpOf(finish, plan), settings);
   if (!blocked) return;
-  const message = warnings.some(({ about }) => about === 'straight-plate')
-    ? 'Blocked: a straight-stitch plate leaves no room for a stitch that swings.'
-    : clearance.clearanceMm < 0
-      ? `Blocked: the needle would meet the ${clearance.nearest} on the ${clearance.side}, by ${(-clearance.clearanceMm).toFixed(2)} mm.`
-      : `Blocked: the needle would go beyond this machine’s ±${plan.machine.maxWidthMm / 2} mm.`;
-  throw new Impossible([{ path: 'settings', message }]);
+  const { nearest, side, clearanceMm } = clearance;
+  throw new Impossible([
+    warnings.some(({ about }) => about === 'straight-plate')
+      ? refusal(
+          'settings',
+          'straight-plate',
+          'Blocked: a straight-stitch plate leaves no room for a stitch that swings.',
+        )
+      : clearanceMm < 0
+        ? refusal(
+            'settings',
+            'needle-meets-metal',
+            'Blocked: the needle would meet the {nearest} on the {side}, by {byMm:fine}.',
+            { nearest, side, byMm: -clearanceMm },
+          )
+        : refusal(
+            'settings',
+            'beyond-swing',
+            'Blocked: the needle would go beyond this machine’s ±{halfMm:fine}.',
+            { halfMm: plan.machine.maxWidthMm / 2 },
+          ),
+  ]);
 }

@@ -31,13 +31,14 @@ const outsideMm = 3;
  */
 export function footMeasures(foot: DrawnFoot, guideMm: number): FootMeasure[] {
   const { specs, soleMm, channelMm, mouthMm } = foot;
-  const [left, right] = specs.slotMm;
+  const [left, right] = specs.slotMm ?? specs.besideMm ?? [0, 0];
   const half = soleMm.widthMm / 2;
-  const side = half + outsideMm;
+  const side = Math.max(half, -left) + outsideMm;
+  const opening = specs.slotMm ? 'slot' : 'foot';
   const front = -soleMm.toeMm - outsideMm;
   const measures: Omit<FootMeasure, 'letter'>[] = [
-    { name: 'slot, left end', from: [0, 0], to: [left, 0] },
-    { name: 'slot, right end', from: [0, 0], to: [right, 0] },
+    { name: `${opening}, left end`, from: [0, 0], to: [left, 0] },
+    { name: `${opening}, right end`, from: [0, 0], to: [right, 0] },
     { name: 'guide', from: [0, -soleMm.toeMm * 0.62], to: [guideMm, -soleMm.toeMm * 0.62] },
     {
       name: 'sole width',

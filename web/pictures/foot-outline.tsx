@@ -73,7 +73,7 @@ export function FootOutline({ foot, lit = null }: FootOutlineProps) {
   const scale = Math.min(300 / (rightMm - leftMm), 262 / (backMm - frontMm));
   const x = (mm: number) => 190 + (mm - (leftMm + rightMm) / 2) * scale;
   const y = (mm: number) => 165 - (mm - (frontMm + backMm) / 2) * scale;
-  const [left, right] = specs.slotMm;
+  const [left, right] = specs.slotMm ?? specs.besideMm ?? [0, 0];
   return (
     <svg
       viewBox="0 0 380 340"

@@ -35,6 +35,16 @@ const line = (look: FootPart['look'], ...points: Place[]): FootPart => ({
   open: true,
 });
 
+/** Where the opening that the needle passes is drawn; nothing of a foot it passes beside. */
+export const drawnSlot = ({ specs }: Pick<DrawnFoot, 'specs'>): readonly [number, number] =>
+  specs.slotMm ?? [0, 0];
+
+/** From where to where the sole lies across the machine. */
+export function soleSpan({ specs, soleMm }: Pick<DrawnFoot, 'specs' | 'soleMm'>) {
+  const half = soleMm.widthMm / 2;
+  return specs.slotMm === null && specs.besideMm ? specs.besideMm : ([-half, half] as const);
+}
+
 /** A sole with its front corners taken off. */
 function soleOf(left: number, right: number, toeMm: number, heelMm: number): Place[] {
   const cut = Math.min(2.5, (right - left) / 5);
@@ -51,7 +61,7 @@ function soleOf(left: number, right: number, toeMm: number, heelMm: number): Pla
 /** Metal parts before, in and beside the slot that tell one kind from another. */
 function ownParts(foot: DrawnFoot, guideMm: number): FootPart[] {
   const { kind, specs, soleMm, channelMm, mouthMm } = foot;
-  const [left, right] = specs.slotMm;
+  const [left, right] = drawnSlot(foot);
   const { toeMm, widthMm } = soleMm;
   const half = widthMm / 2;
   switch (kind) {
@@ -180,16 +190,18 @@ function guideParts({ specs, soleMm }: DrawnFoot, guideMm: number): FootPart[] {
 /** A foot from above, part by part, back to front. */
 export function footParts(foot: DrawnFoot, guideMm: number): FootPart[] {
   const { kind, specs, soleMm } = foot;
-  const half = soleMm.widthMm / 2;
-  const [left, right] = specs.slotMm;
+  const [from, to] = soleSpan(foot);
+  const [left, right] = drawnSlot(foot);
   const sole =
     kind === 'straight'
-      ? soleOf(-half * 0.6, half, soleMm.toeMm, soleMm.heelMm)
-      : soleOf(-half, half, soleMm.toeMm, soleMm.heelMm);
+      ? soleOf(from * 0.6, to, soleMm.toeMm, soleMm.heelMm)
+      : soleOf(from, to, soleMm.toeMm, soleMm.heelMm);
   const fills = specs.guidance === 'bar' && kind === 'overcasting' ? [] : guideParts(foot, guideMm);
   return [
     { look: kind === 'clear' ? 'clear' : 'sole', points: sole },
-    { look: 'hole', points: box(left, right, -slotHalfMm, slotHalfMm) },
+    ...(right > left
+      ? [{ look: 'hole' as const, points: box(left, right, -slotHalfMm, slotHalfMm) }]
+      : []),
     ...ownParts(foot, guideMm),
     ...fills,
   ];

@@ -1,4 +1,5 @@
 import type { ClothRegion, FinishMargin } from '../../core/finish/finish-margin';
+import { openingsOf, type IntervalMm } from '../../core/kit/foot';
 import type { SewingPlan } from '../../core/finish/sewing-plan';
 import { needleRadiusMm } from '../../core/kit/needle';
 import { beliefFor, type Beliefs } from '../../core/margin/belief';
@@ -82,14 +83,15 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
   const counted = judgement.checks.find(({ name }) => name === margin.countedCheck);
   const allowed = counted ? allowedDrift(counted, counted.v0Mm) : null;
   const keepMm = needleRadiusMm(plan.needleSize) + needleAirMm;
-  const openings = [
-    plan.foot.slotMm,
-    ...(plan.machine.plateHoleMm ? [plan.machine.plateHoleMm] : []),
-  ];
+  const plate = plan.machine.plateHoleMm ?? ([-Infinity, Infinity] as const);
+  const openings = openingsOf(plan.foot);
   const straightOnly = hasStraightPlate(plan.machine) && swings(plan.stitch);
+  const outside = (xMm: number, [left, right]: IntervalMm) =>
+    xMm - keepMm < left - 1e-9 || xMm + keepMm > right + 1e-9;
   const meetsMetal = (xMm: number) =>
     (straightOnly && Math.abs(xMm - settings.needlePositionMm) > 1e-9) ||
-    openings.some(([left, right]) => xMm - keepMm < left - 1e-9 || xMm + keepMm > right + 1e-9);
+    outside(xMm, plate) ||
+    openings.every((opening) => outside(xMm, opening));
 
   return (
     <g clipPath={`url(#clip-${lens ? 'lens' : 'bed'})`}>

@@ -1,4 +1,6 @@
 import { beliefFor } from '../../core/margin/belief';
+import type { Foot } from '../../core/kit/foot';
+import type { Lengths } from '../app/lengths';
 import { needlePath } from '../../core/stitch/needle-path';
 import { repeatLengthMm } from '../../core/stitch/pitch';
 import { useLengths } from '../app/lengths-context';
@@ -231,8 +233,7 @@ export function UnderFoot(props: UnderFootProps) {
         rows={[
           ['Needle swings from', lengths.fine(swingLeft)],
           ['to', lengths.fine(swingRight)],
-          ['Slot from', lengths.fine(plan.foot.slotMm[0])],
-          ['Slot to', lengths.fine(plan.foot.slotMm[1])],
+          ...metalRows(plan.foot, lengths),
           ['Clearance', lengths.fine(clearance.clearanceMm)],
           [`${dialName('guide', plan.foot.guidance)} at`, lengths.fine(settings.guideMm)],
           ...judgement.checks.map((check): [string, string] => [
@@ -243,4 +244,20 @@ export function UnderFoot(props: UnderFootProps) {
       />
     </div>
   );
+}
+
+/** Where the foot leaves the needle room, as rows. */
+function metalRows({ slotMm, besideMm }: Foot, { fine }: Lengths): [string, string][] {
+  if (slotMm) {
+    return [
+      ['Slot from', fine(slotMm[0])],
+      ['Slot to', fine(slotMm[1])],
+    ];
+  }
+  return besideMm
+    ? [
+        ['Foot stands from', fine(besideMm[0])],
+        ['to', fine(besideMm[1])],
+      ]
+    : [];
 }

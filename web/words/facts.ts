@@ -1,5 +1,6 @@
 import type { Fact } from '../../core/fact';
 import type { Guidance } from '../../core/kit/foot';
+import { guidanceNames } from '../../core/kit/along';
 import type { Lengths } from '../app/lengths';
 import { fill } from './fill';
 
@@ -24,17 +25,6 @@ export function factInWords(fact: Fact, lengths: Lengths): string {
     ? sentence(fact.values as Record<string, number>, lengths, fact.values)
     : fact.about;
 }
-
-/** What a guidance is called, and what rides on it. */
-export const guidanceNames = {
-  blade: 'blade on the foot',
-  bar: 'bar on the foot',
-  bed: 'guide on the bed',
-  edge: 'edge of the foot',
-  mark: 'mark on the foot',
-  line: 'drawn line',
-  eye: 'by eye',
-} as const;
 
 export const actionNames = {
   press: 'press',

@@ -47,6 +47,13 @@ export const needlePointNames: Readonly<Record<NeedlePoint, string>> = {
   leather: 'leather, cutting',
 };
 
+/** A needle as one would ask for it, from its code: “80 universal”. */
+export function needleWords(code: string): string {
+  const [size = '', point = ''] = code.split('-');
+  const name = (needlePointNames as Readonly<Record<string, string>>)[point];
+  return name ? `${size} ${name}` : code;
+}
+
 export const threadUseNames: Readonly<Record<ThreadUse, string>> = {
   'all-purpose': 'all-purpose',
   fine: 'fine cloth',

@@ -3,6 +3,7 @@ import { Impossible } from '../../core/impossible';
 import { startingValuesOf } from '../../core/plan/work';
 import type { BookEntry } from '../../contract/records';
 import type { Lengths } from '../app/lengths';
+import { codeInWords } from './value-codes';
 
 /** The values a scrap's finish sets, for their names and units; none where it is known no more. */
 function knownValues({ finish: id, setUp }: Pick<BookEntry, 'finish' | 'setUp'>) {
@@ -29,7 +30,7 @@ export function setValuesInWords(
     const number = typeof value === 'number' ? value : null;
     const text =
       number === null
-        ? String(value)
+        ? codeInWords(id, String(value))
         : one?.unit === 'mm'
           ? fine(number)
           : String(Math.round(number * 100) / 100);

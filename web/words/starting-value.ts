@@ -1,12 +1,15 @@
 import type { StartingValue } from '../../core/finish/work';
 import type { Lengths } from '../app/lengths';
+import { codeInWords } from './value-codes';
 
 /** Machines are set in tenths at the finest. */
 const dialStepMm = 0.1;
 
 /** A starting value as one would set it, without its unit. */
 export const valueInWords = (
-  { value, unit }: Pick<StartingValue, 'value' | 'unit'>,
+  { id, value, unit }: Pick<StartingValue, 'id' | 'value' | 'unit'>,
   { stepped }: Pick<Lengths, 'stepped'>,
-): string =>
-  unit === 'mm' && typeof value === 'number' ? stepped(value, dialStepMm) : String(value);
+): string => {
+  if (typeof value === 'string') return codeInWords(id, value);
+  return unit === 'mm' ? stepped(value, dialStepMm) : String(value);
+};

@@ -32,8 +32,10 @@ const backWiderMm = ({ fold }: SewingPlan) => fold.extensionMm ?? 0;
 export interface BindingStitch {
   readonly layers: number;
   startingLength(plan: SewingPlan): Reasoned<number>;
-  /** What lies between the outer lines where there are two, as a ruled width; none when left out. */
-  spanWidth?(plan: SewingPlan): Reasoned<number>;
+  /** What lies between the outer lines where there are two, as a ruled width; null for one line. */
+  spanWidth?(plan: SewingPlan): Reasoned<number> | null;
+  /** The farthest from the front fold that two lines may begin; as far as both fit when left out. */
+  mostFromFoldMm?(plan: SewingPlan): number;
 }
 
 /** Between the outermost lines of the stitch, mm. */
@@ -49,26 +51,30 @@ function spanMm(plan: SewingPlan, widthMm: number): number {
  * that the back wanders further than the hand that wrapped it.
  * Source: docs/formulas.md, “Checks per finish” and “Fair chances”.
  */
-export function bindingMargin({ layers, startingLength, spanWidth }: BindingStitch): FinishMargin {
-  const gapMm = (plan: SewingPlan) => (spanWidth ? spanMm(plan, spanWidth(plan).value) : 0);
+export function bindingMargin(stitch: BindingStitch): FinishMargin {
+  const { layers, startingLength } = stitch;
+  const spanWidth = (plan: SewingPlan) => stitch.spanWidth?.(plan) ?? null;
+  const farthestMm = (plan: SewingPlan) => {
+    const span = spanWidth(plan);
+    if (!span) return widthMm(plan) / 2;
+    const bothFitMm = widthMm(plan) - spanMm(plan, span.value) - nearestToFoldMm;
+    return Math.min(bothFitMm, stitch.mostFromFoldMm?.(plan) ?? Infinity);
+  };
   return lineMargin({
     words,
     check: 'front',
-    window: (plan) => [
-      nearestToFoldMm,
-      spanWidth ? widthMm(plan) - gapMm(plan) - nearestToFoldMm : widthMm(plan) / 2,
-    ],
+    window: (plan) => [nearestToFoldMm, farthestMm(plan)],
     below: 'off-front',
     above: 'far-in',
-    ...(spanWidth
-      ? {
-          reach: (plan: SewingPlan, hand: 1 | -1) => {
-            const [left, right] = swingCoefficients(plan);
-            return { constantMm: 0, width: (hand === 1 ? 0 - left : right) + 0 };
-          },
-          ruled: (plan: SewingPlan) => ({ widthMm: spanWidth(plan) }),
-        }
-      : {}),
+    reach: (plan, hand) => {
+      if (!spanWidth(plan)) return { constantMm: 0, width: 0 };
+      const [left, right] = swingCoefficients(plan);
+      return { constantMm: 0, width: (hand === 1 ? 0 - left : right) + 0 };
+    },
+    ruled: (plan) => {
+      const span = spanWidth(plan);
+      return span ? { widthMm: span } : {};
+    },
     freeLayers: () => ({ wrap: layers }),
     others: (plan, { k, v0 }) => [
       {

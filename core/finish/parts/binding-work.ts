@@ -1,11 +1,13 @@
 import type { WorkRequest, WorkStep, Workplace } from '../work';
 import { stitchFromFrontMm, stripOf } from './binding';
 import { covered } from './binding-schools';
-import { home, once, step } from './said';
-import { changeTo, lastPress, testScrap } from './work';
+import { dialsClause, ridesClause } from './at-the-machine';
+import { course } from './course';
+import { along, home, once, step } from './said';
+import { lastPress } from './work';
 
-function stripSteps({ wish, cloth, schools }: WorkRequest): WorkStep[] {
-  const { widthMm, cutting, foldsAtMm } = stripOf({ wish, cloth });
+function stripSteps({ wish, cloth, strip, schools }: WorkRequest): WorkStep[] {
+  const { widthMm, cutting, foldsAtMm } = stripOf({ wish, cloth, strip });
   if (cutting === 'none') return [];
   if (schools['strip-source'] === 'ready-made' && cutting === 'bias') {
     return [
@@ -83,49 +85,49 @@ function footName(request: WorkRequest): string {
     wish: { variant },
     schools,
   } = request;
-  if (isZigzagged(request)) return 'open zigzag foot; three-step or plain zigzag';
+  if (isZigzagged(request)) return 'an open zigzag foot';
   if (variant === 'satin') return 'walking foot';
   if (throughAttachment(schools)) return 'binder attachment';
-  if (covered.includes(variant)) return 'coverstitch foot, both needles';
+  if (covered.includes(variant)) return 'coverstitch foot';
   return schools['attach'] === 'binder-foot' ? 'binder foot' : 'edge-guide foot';
 }
 
+/** How far inside the front fold the line falls: as it is set, or as one aims. */
+const fromFront = ({ wish, cloth, strip, sewn }: WorkRequest) => ({
+  fromFrontMm: stitchFromFrontMm(
+    wish,
+    stripOf({ wish, cloth, strip }).tuckInMm,
+    sewn?.checks['front'],
+  ),
+});
+
 function sewSteps(request: WorkRequest): WorkStep[] {
-  const { wish, edge, schools } = request;
-  const machine = machineOf(request);
-  const fromFront = { fromFrontMm: stitchFromFrontMm(wish, stripOf(request).tuckInMm) };
+  const { wish, schools } = request;
+  const at = machineOf(request);
+  const values = fromFront(request);
+  const led = ridesClause(request);
   if (wish.variant === 'satin') {
     return [
       step(
         'sew',
-        machine,
-        'Slip the binding over the edge and baste it; sew {fromFrontMm:fine} inside its front edge, through both.',
-        fromFront,
+        at,
+        `Sew {fromFrontMm:fine} inside the front edge, through front and back at once: ${led}. Feel that the back edge lies under the swing.`,
+        values,
         ['pins', 'needle'],
       ),
-      ...(edge.cornered
-        ? [
-            once(
-              8,
-              'mitre',
-              'hand',
-              'At each corner stop at the cloth’s edge, fold the binding to a mitre on both faces, and catch the mitre by hand.',
-            ),
-          ]
-        : []),
     ];
   }
   if (covered.includes(wish.variant)) {
     return [
       step(
         'sew',
-        machine,
+        at,
         throughAttachment(schools)
-          ? 'Draw the strip through the attachment, lay the edge into its mouth, and sew {fromFrontMm:fine} inside the front fold; stand the attachment off further on a curve.'
+          ? 'Strip alone first, then lay the edge into the mouth and keep it up in it; the line falls {fromFrontMm:fine} inside the front fold.'
           : isZigzagged(request)
-            ? 'Wrap, and zigzag {fromFrontMm:fine} inside the front edge, the elastic pulled a little; feel that the back lies under the swing.'
-            : 'Wrap, and sew {fromFrontMm:fine} inside the front fold; feel that the back lies under the left needle.',
-        fromFront,
+            ? `Wrap, and zigzag {fromFrontMm:fine} inside the front edge, the elastic pulled a little: ${led}. Feel that the back lies under the swing.`
+            : `Wrap, and sew {fromFrontMm:fine} inside the front fold: ${led}. Feel that the back lies under the left needle.`,
+        values,
         ['needle'],
       ),
     ];
@@ -133,17 +135,10 @@ function sewSteps(request: WorkRequest): WorkStep[] {
   if ((schools['attach'] ?? 'by-hand') === 'by-hand') {
     return [
       step(
-        'first',
-        machine,
-        'Sew the opened strip to the edge, right sides together, along its first fold.',
-        {},
-        ['needle', 'pins'],
-      ),
-      step(
         'sew',
-        machine,
-        'Fold it over and sew from the right side {fromFrontMm:fine} inside the front fold, catching the back.',
-        fromFront,
+        at,
+        `Fold the strip over and sew from the right side {fromFrontMm:fine} inside the front fold, catching the back: ${led}.`,
+        values,
         ['needle'],
       ),
     ];
@@ -151,49 +146,128 @@ function sewSteps(request: WorkRequest): WorkStep[] {
   return [
     step(
       'sew',
-      machine,
-      'Draw the strip through the binder, lay the edge into its mouth to the end, and sew {fromFrontMm:fine} inside the front fold.',
-      fromFront,
+      at,
+      'Strip alone first, then lay the edge into the mouth and keep it up in it; the line falls {fromFrontMm:fine} inside the front fold.',
+      values,
       ['needle'],
-    ),
-    once(
-      0.5,
-      'curve',
-      machine,
-      'On a curve straighten the edge in front of the binder with your hands; never pull the strip.',
-      {},
     ),
   ];
 }
 
+/** The first of two passes by hand: the opened strip to the edge. */
+function firstPass(request: WorkRequest): WorkStep[] {
+  const { wish, cloth, strip, schools, passes } = request;
+  if (covered.includes(wish.variant) || wish.variant === 'satin') return [];
+  if ((schools['attach'] ?? 'by-hand') !== 'by-hand') return [];
+  const { tuckInMm } = stripOf({ wish, cloth, strip });
+  const first = passes?.['first']?.sewn ?? null;
+  const dials = first && dialsClause(first);
+  return [
+    step(
+      'first',
+      machineOf(request),
+      dials
+        ? `Sew the opened strip to the edge, right sides together, along its first fold, {tuckInMm:fine} in: {foot}, ${dials.text}.`
+        : 'Sew the opened strip to the edge, right sides together, along its first fold, {tuckInMm:fine} in.',
+      { tuckInMm, ...(first && dials ? { ...dials.values, foot: first.footName } : {}) },
+      ['needle', 'pins'],
+    ),
+  ];
+}
+
+/** A binder is fed before the edge is. */
+function feedStep(request: WorkRequest): WorkStep[] {
+  const { schools, wish } = request;
+  const byFoot = schools['attach'] === 'binder-foot' && !covered.includes(wish.variant);
+  if (!throughAttachment(schools) && !byFoot) return [];
+  return [
+    once(
+      3,
+      'feed-strip',
+      machineOf(request),
+      'Cut the strip to a point at 45°, coax it through the mouth with a blunt tool, wrong side to the maker, pull it to and fro until the folds are even, and draw a spare length behind the needle.',
+      {},
+      ['power-off'],
+    ),
+  ];
+}
+
+/** The curve of a binding: the edge comes to the mouth as it curves, and is never pulled straight. */
+function curveSteps(request: WorkRequest): WorkStep[] {
+  if (request.edge.minRadiusMm === null) return [];
+  return [
+    once(
+      0.5,
+      'binding-curve',
+      machineOf(request),
+      'In a curve let the edge come curved to the needle, stop and turn often; never pull edge or strip straight.',
+    ),
+  ];
+}
+
+/** The last end of a satin goes under its mitre by this much, and the sewing stops so far before. */
+const satinEndMm = 25;
+const satinStopMm = 150;
+
 /** How the two ends of a binding meet, or are closed. */
-function endsOf({ wish, edge, schools }: WorkRequest): WorkStep {
+function endsOf(request: WorkRequest): WorkStep[] {
+  const { wish, edge, schools } = request;
+  const at = machineOf(request);
+  if (edge.closed && wish.variant === 'satin') {
+    return [
+      once(
+        6,
+        'ends',
+        at,
+        'Stop {satinStopMm} before the beginning, turn the end in by {satinEndMm} under the first mitre, pin, and sew to it; then a line down each mitre.',
+        { satinStopMm, satinEndMm },
+        ['pins', 'loose-trim', 'sleepwear'],
+      ),
+    ];
+  }
   if (edge.closed && covered.includes(wish.variant) && schools['one-seam-open'] !== 'round') {
-    return once(
-      2,
-      'ends',
-      'hand',
-      'Bind with one seam of the garment still open; close that seam afterwards, over the binding, and tack its allowance to one side.',
-    );
+    return [
+      once(
+        2,
+        'ends',
+        'hand',
+        'Bind with one seam of the garment still open; close that seam afterwards, over the binding, and tack its allowance to one side.',
+      ),
+    ];
   }
   if (edge.closed) {
-    return once(
+    return [
+      once(
+        2,
+        'ends',
+        at,
+        'Overlap the end by {overlapMm} on the beginning, its raw edge turned in, and sew over it.',
+        { overlapMm: 10 },
+      ),
+    ];
+  }
+  return [
+    once(
       2,
       'ends',
       'hand',
-      'Overlap the end by {overlapMm} on the beginning, its raw edge turned in.',
-      { overlapMm: 10 },
-    );
-  }
-  const blanket = wish.variant === 'satin';
-  return once(
-    2,
-    'ends',
-    'hand',
-    'Turn the ends in and close them by hand.',
-    {},
-    blanket ? ['loose-trim', 'sleepwear'] : [],
-  );
+      'Turn the ends in and close them by hand.',
+      {},
+      wish.variant === 'satin' ? ['loose-trim', 'sleepwear'] : [],
+    ),
+  ];
+}
+
+function corners(request: WorkRequest): WorkStep[] {
+  if (!request.edge.cornered) return [];
+  return [
+    once(
+      8,
+      'mitre',
+      machineOf(request),
+      'At each corner sew to the end of the side, turn the work over, open the binding, fold the mitre at the back, then at the front, snug it up to the fold, and go on along the next side.',
+    ),
+  ];
 }
 
 /**
@@ -205,23 +279,55 @@ export function bindingSteps(request: WorkRequest, layers: number): WorkStep[] {
   const { wish } = request;
   const trimMm = wish.seamAllowanceMm ?? 0;
   const blanket = wish.variant === 'satin';
-  return [
-    trimMm > 0
-      ? step(
-          'trim',
-          'table',
-          'Cut {trimMm} off the garment’s edge first: the binding takes the place of the allowance.',
-          { trimMm },
-          ['cutter'],
-        )
-      : step('trim', 'table', 'Cut the edge clean to its finished line; nothing is added.', {}, [
-          'cutter',
-        ]),
-    ...stripSteps(request),
-    changeTo(footName(request), machineOf(request)),
-    testScrap(layers),
-    ...sewSteps(request),
-    endsOf(request),
-    lastPress(blanket ? 'Press the binding only, and cool.' : 'Press the binding from both faces.'),
-  ];
+  const at = machineOf(request);
+  return course(request, {
+    at,
+    footName: footName(request),
+    measure: [
+      trimMm > 0
+        ? along(
+            0.8,
+            'trim',
+            'table',
+            'Cut {trimMm} off the garment’s edge first: the binding takes the place of the allowance.',
+            { trimMm },
+            ['cutter'],
+          )
+        : along(
+            0.6,
+            'trim',
+            'table',
+            'Cut the edge clean to its finished line; nothing is added.',
+            {},
+            ['cutter'],
+          ),
+    ],
+    prepare: [
+      ...stripSteps(request),
+      ...(blanket
+        ? [
+            along(
+              2,
+              'baste',
+              'hand',
+              'Slip the binding over the edge and pin it in two staggered rows, {pinMm} in, or baste.',
+              { pinMm: 75 },
+              ['pins'],
+            ),
+          ]
+        : []),
+      ...firstPass(request),
+    ],
+    set: feedStep(request),
+    layers,
+    scrap: { text: 'wrapped as the edge is, {layers} layers', layers },
+    look: 'is the back caught all along, and does the line keep to the fold?',
+    sew: [...sewSteps(request), ...curveSteps(request), ...corners(request)],
+    corner: 'none',
+    close: endsOf(request),
+    check: 'front and back held everywhere.',
+    press: lastPress(
+      blanket ? 'Press the binding only, and cool.' : 'Press the binding from both faces.',
+    ),
+  });
 }

@@ -43,11 +43,12 @@ const scantMm = 0.5;
  * A binding's strip: 2F, what its back is wider, tuck-ins and the turn of cloth; an attachment's stated width wins.
  * The wrap goes round what is bound and the tucked-in layers.
  */
-export function stripOf({ wish, cloth: { thicknessMm } }: FoldRequest): StripPlan {
+export function stripOf({ wish, cloth, strip }: FoldRequest): StripPlan {
+  const { thicknessMm } = strip ?? cloth;
   const width = wish.depthMm ?? 0;
   const { front, back } = tuckIns(wish);
   const tucked = (front > 0 ? 1 : 0) + (back > 0 ? 1 : 0);
-  const coreMm = (wish.coreMm ?? thicknessMm) + tucked * thicknessMm;
+  const coreMm = (wish.coreMm ?? cloth.thicknessMm) + tucked * thicknessMm;
   const turn = turnOfClothMm(thicknessMm, coreMm);
   const wider = wish.extensionMm ?? 0;
   const stated = wish.statedStripMm ?? null;
@@ -66,17 +67,27 @@ export function stripOf({ wish, cloth: { thicknessMm } }: FoldRequest): StripPla
   };
 }
 
-/** Where the stitch lies from the front fold: middle of 0.7 … F/2, within the tucked-in layer. */
-export function stitchFromFrontMm({ depthMm }: FoldWish, tuckInMm: number): number {
+/**
+ * Where the stitch lies from the front fold: middle of 0.7 … F/2, within the tucked-in layer.
+ *
+ * @param sewnMm where the setting in force sews; the middle of what is good when left out
+ */
+export function stitchFromFrontMm(
+  { depthMm }: FoldWish,
+  tuckInMm: number,
+  sewnMm?: number,
+): number {
+  if (sewnMm !== undefined) return Math.min(sewnMm, depthMm ?? 0);
   const middle = (0.7 + (depthMm ?? 0) / 2) / 2;
   return tuckInMm > 0 ? Math.max(0.35, Math.min(middle, tuckInMm * 0.9)) : middle;
 }
 
 /** The strip's layers and the bound cloth, bottom first; the bound edge is x = 0. */
 export function boundStack(
-  { wish, cloth: { thicknessMm } }: FoldRequest,
+  { wish, cloth, strip: made }: FoldRequest,
   shownMm: number,
 ): { strip: Layer[]; bound: Layer[] } {
+  const { thicknessMm } = made ?? cloth;
   const width = wish.depthMm ?? 0;
   const { front, back } = tuckIns(wish);
   const trimmed = wish.seamAllowanceMm ?? 0;
@@ -97,7 +108,7 @@ export function boundStack(
   ];
   const garment: Layer = {
     piece: 'garment',
-    thicknessMm: wish.coreMm ?? thicknessMm,
+    thicknessMm: wish.coreMm ?? cloth.thicknessMm,
     fromSMm: trimmed,
     toSMm: trimmed + shownMm,
     fromXMm: 0,

@@ -7,8 +7,7 @@ import { asLength, swingCoefficients } from './margin-parts';
 import { straightLength } from './starting';
 
 /** A topstitch keeps this far from the fold it catches, mm. Starting guesses. */
-const nearestMm = 1;
-const farthestMm = 3.5;
+export const caughtWithin = { loMm: 1, hiMm: 3.5 } as const;
 
 /** How a topstitched hem differs from another. */
 interface Topstitched {
@@ -63,7 +62,7 @@ export function catchMargin(hem: Topstitched): FinishMargin {
   return lineMargin({
     words: words(hem.caught),
     check: 'catch',
-    window: () => [nearestMm, farthestMm],
+    window: () => [caughtWithin.loMm, caughtWithin.hiMm],
     below: 'misses-fold',
     above: 'loose-lip',
     outer: { name: 'hemline', beyondMm: depthMm },

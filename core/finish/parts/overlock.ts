@@ -3,9 +3,11 @@ import { mark, type FoldMark } from '../../fold/mark';
 import { stackMm } from '../../fold/stack';
 import { refusal, type Issue } from '../../impossible';
 import type { FoldPlan } from '../fold-plan';
-import type { StartingValue } from '../work';
+import type { Cloth } from '../../cloth/cloth';
+import type { Purpose } from '../../edge/purpose';
+import type { StartingValue, WorkRequest, WorkStep } from '../work';
 import type { FoldRequest, FoldWish } from '../fold-request';
-import { said } from './said';
+import { along, once, said } from './said';
 import { stage } from './stages';
 import { guess } from './starting';
 
@@ -65,6 +67,7 @@ export function overlocked(
     stackMm: stackMm(layers, thicknessMm),
     stitchFromHemlineMm: null,
     finishedDepthMm: rolls ? width / 2 : width,
+    outsideNeedleMm: rolls ? width / 2 : width,
     trim: { needed: cutAway > 0, leaveMm: width, cutAwayMm: cutAway },
     stages: [
       stage(
@@ -89,30 +92,95 @@ export function overlocked(
   };
 }
 
-/** A stack thicker than this wants the presser foot lifted to its higher stop, mm. */
-const thickStackMm = 3;
-
-/** Which needles are threaded, and with how many loopers. */
+/**
+ * Which needles are threaded, with how many threads in all.
+ *
+ * @param needles a code: `both`, `left`, `right`, `outer`, `narrow`
+ */
 export function threaded(threads: number, needles: string, why: string): StartingValue {
-  return guess('threads', 'Threads', `${threads}, ${needles}`, '', said('threads', why));
+  return guess('threads', 'Threads', `${threads}-${needles}`, '', said('threads', why));
 }
 
-/** How high the foot is lifted to put the work under it. */
-export function presserLift(stackMm: number): StartingValue {
-  return stackMm > thickStackMm
-    ? guess(
-        'lift',
-        'Presser lift',
-        'the higher stop',
-        '',
-        said('lift', 'A stack of {stackMm:fine} does not slide under the lower one.', { stackMm }),
+/** The lift of the foot while it sews, mm, for cloth that a foot would drag. Starting guess. */
+const delicateLiftMm = 0.5;
+/** Lighter or stretchier than this a cloth is delicate here, g/m² and percent. */
+const delicateGsm = 90;
+const elasticPercent = 40;
+
+/**
+ * How high the foot is lifted *while sewing*, besides the lever: a little for delicate or elastic
+ * cloth; too much and nothing feeds. 0 to 2.5 mm.
+ */
+export function presserLift({
+  weightGsm,
+  stretchPercent,
+}: Pick<Cloth, 'weightGsm' | 'stretchPercent'>): StartingValue {
+  const delicate = weightGsm < delicateGsm || stretchPercent >= elasticPercent;
+  return guess(
+    'lift',
+    'Presser lift while sewing',
+    delicate ? delicateLiftMm : 0,
+    'mm',
+    delicate
+      ? said('lift', 'A little, so that the foot does not drag this cloth; too much and nothing feeds.')
+      : said('lift', 'None: this cloth is fed best under the whole foot.'),
+  );
+}
+
+/**
+ * What is cut or checked before the knife: the edge ends as far outside the needle line as the
+ * knife leaves it, so a garment edge is cut that much less beyond it.
+ */
+export function overlockCut(
+  { allowanceMm, trim }: FoldPlan,
+  purpose: Purpose | undefined,
+  joins: boolean,
+): WorkStep {
+  const values = {
+    allowanceMm,
+    leaveMm: trim?.leaveMm ?? allowanceMm,
+    cutAwayMm: Math.max(0, trim?.cutAwayMm ?? 0),
+  };
+  return joins
+    ? along(0.4, 'cut', 'table', 'Check that both edges have {allowanceMm} of allowance.', values)
+    : purpose === 'allowance'
+      ? along(
+          0.3,
+          'cut',
+          'table',
+          'Nothing is added: the needle line runs {allowanceMm} from the raw edge, the knife takes {cutAwayMm}, and {leaveMm} of the allowance stay outside the line.',
+          values,
+        )
+      : along(
+          0.6,
+          'cut',
+          'table',
+          'Cut {cutAwayMm} beyond the finished edge, for the knife: it leaves {leaveMm} outside the needle line, which runs {allowanceMm} from the raw edge.',
+          values,
+          ['cutter'],
+        );
+}
+
+const machine = { machine: 'overlocker', foot: null } as const;
+
+/** Starting on the overlocker: a chain first, or a notch in a round. */
+export function overlockStart({ edge }: Pick<WorkRequest, 'edge'>): WorkStep {
+  return edge.closed
+    ? once(
+        1,
+        'start',
+        machine,
+        'Chain off a little, cut a notch of {notchMm} where it is seen least, lay it to the needle, and lower the foot.',
+        { notchMm: 20 },
+        ['knife'],
       )
-    : guess(
-        'lift',
-        'Presser lift',
-        'the ordinary stop',
-        '',
-        said('lift', 'A stack of {stackMm:fine} slides under it.', { stackMm }),
+    : once(
+        0.5,
+        'start',
+        machine,
+        'Chain off a little, hold the chain back, and let the edge run in.',
+        {},
+        ['knife'],
       );
 }
 

@@ -1,4 +1,5 @@
 import type { Fact, Values } from '../../fact';
+import type { FootKind } from '../../kit/foot-kind';
 import type { CautionId, WorkStep, Workplace } from '../work';
 
 /** A sentence with its numbers: `{depthMm}` is a length on cloth, `{gapMm:fine}` a small one. */
@@ -6,7 +7,7 @@ export function said(about: string, text: string, values: Values = {}): Fact {
   return { about, text, values };
 }
 
-/** A step of the work that goes all along the edge. */
+/** A step of the work that goes all along the edge; the course of the work gives it its phase. */
 export function step(
   id: string,
   at: Workplace,
@@ -14,7 +15,7 @@ export function step(
   values: Values = {},
   cautions: readonly CautionId[] = [],
 ): WorkStep {
-  return { id, at, text, values, cautions, onceMinutes: null };
+  return { id, at, text, values, cautions, onceMinutes: null, phase: 'sew' };
 }
 
 /** A step that is done once, however long the edge. @param minutes a starting guess */
@@ -22,9 +23,17 @@ export function once(
   minutes: number,
   ...[id, at, text, values = {}, cautions = []]: Parameters<typeof step>
 ): WorkStep {
-  return { id, at, text, values, cautions, onceMinutes: minutes };
+  return { ...step(id, at, text, values, cautions), onceMinutes: minutes };
+}
+
+/** A step along the edge that is quicker or slower than is usual at its place. */
+export function along(
+  perMetreMinutes: number,
+  ...[id, at, text, values = {}, cautions = []]: Parameters<typeof step>
+): WorkStep {
+  return { ...step(id, at, text, values, cautions), perMetreMinutes };
 }
 
 /** The lockstitch machine with a foot. */
-export const home = (foot: 'zigzag' | 'clear' | 'straight' | 'edge-guide' | 'walking') =>
+export const home = (foot: FootKind) =>
   ({ machine: 'lockstitch', foot }) as const;

@@ -1,5 +1,5 @@
 import type { Cloth } from '../../cloth/cloth';
-import { startingNeedle } from '../../kit/needle';
+import { needlePointFor, startingNeedle } from '../../kit/needle';
 import type { StartingValue, WorkRequest } from '../work';
 import { said } from './said';
 
@@ -35,30 +35,23 @@ export function straightLength(stackMm: number, topstitchingThread = false): Sta
   );
 }
 
-/** What each construction wants of a needle's point. */
-const points = {
-  woven: 'universal',
-  knit: 'ball point',
-  pile: 'universal',
-  felted: 'universal',
-  sheer: 'sharp, fine',
-} as const;
-
 /** A stack that is thicker than this wants the next needle up, mm. */
 const thickCrossingMm = 4;
+/** Where a home machine begins, however thick the crossing; the next up only when this one skips. */
+const finestOfThick = 100;
 
 function needleReasons(
-  { weightGsm }: Cloth,
-  it: { size: number; alternative: number; finest: number; thickestMm: number },
+  { weightGsm }: Pick<Cloth, 'weightGsm'>,
+  it: { size: number; alternative: number; begun: number; thickestMm: number; thread: boolean },
 ) {
   const byWeight = said('needle', 'For {weightGsm} g/m² {size}, or {alternative} if it skips.', {
     weightGsm: Math.round(weightGsm),
     size: it.size,
     alternative: it.alternative,
   });
-  if (it.finest <= it.size) return [byWeight];
+  if (it.begun <= it.size) return [byWeight];
   const raised =
-    it.finest > it.alternative
+    it.thread && it.begun > it.alternative
       ? said('needle-thread', 'Thick thread wants an eye of 100 or more.')
       : said('needle-crossing', 'Stronger here for a crossing of {thickestMm:fine}.', {
           thickestMm: it.thickestMm,
@@ -67,26 +60,28 @@ function needleReasons(
 }
 
 /**
- * Needle size by weight and by the stack where the thickest seam crosses, point by construction.
+ * Needle size by weight and by the stack where the thickest seam crosses, point by construction and
+ * density. Source: docs/formulas.md, “Dials that are not margins”.
  *
  * @param stackMm of the hem between crossings
  */
 export function needle(
-  { cloth, edge }: Pick<WorkRequest, 'cloth' | 'edge'>,
+  { cloth, edge, strip }: Pick<WorkRequest, 'cloth' | 'edge' | 'strip'>,
   stackMm: number,
   topstitchingThread = false,
 ): StartingValue {
   const thickestMm = stackMm * edge.thickestTimes;
-  const { size, alternative } = startingNeedle(cloth.weightGsm);
-  const raised = thickestMm > thickCrossingMm ? alternative : size;
-  const finest = topstitchingThread ? Math.max(100, raised) : raised;
-  const dense = cloth.construction === 'woven' && cloth.weightGsm >= 280;
+  const pieces = strip ? [cloth, strip] : [cloth];
+  const weightGsm = Math.max(...pieces.map((piece) => piece.weightGsm));
+  const { size, alternative } = startingNeedle(weightGsm);
+  const raised = thickestMm > thickCrossingMm ? Math.min(finestOfThick, alternative) : size;
+  const begun = Math.max(size, topstitchingThread ? Math.max(finestOfThick, raised) : raised);
   return guess(
     'needle',
     'Needle',
-    `${finest} ${dense ? 'denim point' : points[cloth.construction]}`,
+    `${begun}-${needlePointFor(pieces)}`,
     '',
-    ...needleReasons(cloth, { size, alternative, finest, thickestMm }),
+    ...needleReasons({ weightGsm }, { size, alternative, begun, thickestMm, thread: topstitchingThread }),
   );
 }
 
@@ -95,9 +90,9 @@ export function pressure(cloth: Cloth, stackMm: number): StartingValue {
   const gentle =
     cloth.construction === 'pile' || cloth.stretchPercent >= 15 || cloth.weightGsm < 80;
   const [value, why] = gentle
-    ? (['a little less', 'Fine, lofty or stretchy cloth creeps under a heavy foot.'] as const)
+    ? (['less', 'Fine, lofty or stretchy cloth creeps under a heavy foot.'] as const)
     : stackMm > 3
-      ? (['a little more', 'A thick stack lifts the foot.'] as const)
+      ? (['more', 'A thick stack lifts the foot.'] as const)
       : (['normal', 'Nothing about this cloth asks for another.'] as const);
   return guess('pressure', 'Presser pressure', value, '', said('pressure', why));
 }

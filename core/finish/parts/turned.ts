@@ -26,13 +26,22 @@ export function turnWiderThanHem({ turnMm, depthMm }: FoldWish): Issue[] {
   ];
 }
 
-/** Where a hem is topstitched: this far from its inner fold, never off the turned-in edge. */
-export function topstitchFromInnerFoldMm(depthMm: number, turnMm: number | null): number {
-  return Math.min(catchMm, depthMm / 2, turnMm === null ? Infinity : turnMm * 0.6);
+/**
+ * Where a hem is topstitched: this far from its inner fold, never off the turned-in edge.
+ *
+ * @param sewnMm where the setting in force sews; the middle of what is good when left out
+ */
+export function topstitchFromInnerFoldMm(
+  depthMm: number,
+  turnMm: number | null,
+  sewnMm?: number,
+): number {
+  const aimMm = Math.min(catchMm, depthMm / 2, turnMm === null ? Infinity : turnMm * 0.6);
+  return sewnMm === undefined ? aimMm : Math.min(sewnMm, depthMm);
 }
 
 /** A hem turned once, A = D: mark D. Source: docs/formulas.md, “Folds”. */
-export function turnedOnce({ wish, cloth: { thicknessMm } }: FoldRequest): FoldPlan {
+export function turnedOnce({ wish, cloth: { thicknessMm }, sewn }: FoldRequest): FoldPlan {
   const depth = wish.depthMm ?? 0;
   const fold: NamedFold = {
     atMm: depth,
@@ -41,7 +50,7 @@ export function turnedOnce({ wish, cloth: { thicknessMm } }: FoldRequest): FoldP
     title: 'Hemline pressed, raw edge inside',
   };
   const stages = foldingStages(2 * depth + garmentBeyondMm(depth), thicknessMm, [fold]);
-  const fromEdge = depth - topstitchFromInnerFoldMm(depth, null);
+  const fromEdge = depth - topstitchFromInnerFoldMm(depth, null, sewn?.['catch']);
   return {
     allowanceMm: depth,
     marks: [mark('hemline', 'Hemline', depth, 'press')],
@@ -62,7 +71,7 @@ export function turnedOnce({ wish, cloth: { thicknessMm } }: FoldRequest): FoldP
  * @param titles of the two folds and the sewing
  */
 export function turnedTwice(
-  { cloth: { thicknessMm } }: Pick<FoldRequest, 'cloth'>,
+  { cloth: { thicknessMm }, sewn }: Pick<FoldRequest, 'cloth' | 'sewn'>,
   turnMm: number,
   depthMm: number,
   titles: readonly [turn: string, hemline: string, sewn: string],
@@ -73,7 +82,7 @@ export function turnedTwice(
     { atMm: hemline, direction: 'over', id: 'hemline', title: titles[1] },
   ];
   const stages = foldingStages(hemline + depthMm + garmentBeyondMm(depthMm), thicknessMm, folds);
-  const fromInner = topstitchFromInnerFoldMm(depthMm, turnMm);
+  const fromInner = topstitchFromInnerFoldMm(depthMm, turnMm, sewn?.['catch']);
   return {
     allowanceMm: hemline,
     marks: [

@@ -1,121 +1,181 @@
+import { fullnessOf } from '../../edge/fullness';
 import type { Values } from '../../fact';
-import type { WorkRequest, WorkStep } from '../work';
-import { once, step } from './said';
+import type { PassWish, WorkRequest, WorkStep } from '../work';
+import { dialsClause, ridesClause } from './at-the-machine';
+import { along, once, step } from './said';
 
 /** Cutting, with what is added beyond the finished edge. */
 export function cut(allowanceMm: number): WorkStep {
   return allowanceMm > 0
-    ? step('cut', 'table', 'Cut with {allowanceMm} beyond the finished edge.', { allowanceMm }, [
-        'cutter',
-      ])
-    : step('cut', 'table', 'Cut to the finished edge; nothing is added.', {}, ['cutter']);
+    ? along(0.6, 'cut', 'table', 'Measure and cut with {allowanceMm} beyond the finished edge.', { allowanceMm }, ['cutter'])
+    : along(0.6, 'cut', 'table', 'Measure and cut on the finished edge; nothing is added.', {}, ['cutter']);
 }
 
-/** A scrap first, on what the real edge is made of. */
-export function testScrap(layers: number): WorkStep {
-  return once(
-    4,
-    'test-scrap',
-    'hand',
-    'Sew a scrap first: same cloth, same grain, {layers} layers, over a seam if the edge crosses one.',
-    { layers },
-    ['handwheel'],
-  );
+/** Marking the folds, in press order. */
+export function markFolds(text: string, values: Values): WorkStep {
+  return along(0.4, 'mark', 'table', `${text} Try the chalk on a scrap first.`, values);
 }
 
-/** Changing the foot, needle or thread. */
-export function changeTo(what: string, at: WorkStep['at'], values: Values = {}): WorkStep {
-  return once(2.5, 'change-foot', at, `Put on the ${what} and set the dials.`, values, [
-    'power-off',
-  ]);
+/** One pressing along a fold. */
+export function press(id: string, text: string, values: Values = {}): WorkStep {
+  return along(1, id, 'iron', text, values, ['iron']);
+}
+
+/** Pinning along the edge. */
+export function pin(text: string): WorkStep {
+  return along(0.6, 'pin', 'table', text, {}, ['pins']);
 }
 
 /** The last pressing. */
 export function lastPress(text: string): WorkStep {
-  return step('last-press', 'iron', text, {}, ['iron', 'shine']);
-}
-
-/** Finishing the ends, by the school chosen for them. */
-export function ends({ edge, schools }: WorkRequest, at: WorkStep['at']): WorkStep {
-  if (edge.closed) {
-    return once(
-      2,
-      'ends',
-      at,
-      'Start just before a seam and sew on over the beginning by about {overlapMm}.',
-      { overlapMm: 10 },
-    );
-  }
-  return schools['ends'] === 'tails'
-    ? once(2, 'ends', 'hand', 'Leave long tails at both ends, pull them inside and tie them off.')
-    : once(2, 'ends', at, 'Backstitch three stitches at both ends.');
+  return along(0.7, 'last-press', 'iron', text, {}, ['iron', 'shine']);
 }
 
 /**
  * Topstitching a hem from the side the person sews it.
  *
- * @param along what is seen from the inside: the fold or the edge to be caught
+ * @param fromEdgeMm from the hemline to the line, as it is sewn
+ * @param caught what is seen from the inside: the fold or the edge to be caught
  */
 export function topstitch(
-  { schools }: WorkRequest,
+  request: WorkRequest,
   at: WorkStep['at'],
   fromEdgeMm: number | null,
-  along: string,
+  caught: string,
 ): WorkStep {
   const text =
-    schools['topstitch-side'] === 'right-side'
-      ? 'From the right side, topstitch {fromEdgeMm} from the hemline, with the hemline along a guide.'
-      : `From the inside, topstitch {fromEdgeMm} from the hemline, just inside the ${along}.`;
+    request.schools['topstitch-side'] === 'right-side'
+      ? `From the right side, topstitch {fromEdgeMm:fine} from the hemline; feel that the ${caught} lies under the line.`
+      : `From the inside, topstitch {fromEdgeMm:fine} from the hemline, just inside the ${caught}: ${ridesClause(request)}.`;
   return step('sew', at, text, { fromEdgeMm: fromEdgeMm ?? 0 }, ['needle']);
 }
 
-/** Finishing the raw edge before it is turned, the way the variant or the person has it. */
-export function finishRawEdge({ cloth, wish, schools }: WorkRequest): WorkStep {
-  const overlocker = { machine: 'overlocker', foot: null } as const;
-  const way = wish.variant === 'serged' ? 'serged' : schools['raw-edge'];
-  if (way === 'serged') {
-    return step('raw-edge', overlocker, 'Serge the raw edge; the knife only skims it.', {}, [
-      'knife',
-    ]);
-  }
-  if (way === 'pinked') {
-    return cloth.fray >= 2
-      ? step(
-          'raw-edge',
-          'table',
-          'Pink the raw edge; this cloth frays, so sew a line of straight stitches inside it first.',
-          {},
-          ['cutter'],
-        )
-      : step('raw-edge', 'table', 'Pink the raw edge.', {}, ['cutter']);
-  }
-  if (way === 'left' && cloth.fray === 0) {
-    return once(
-      0,
-      'raw-edge',
-      'table',
-      'Leave the raw edge as it is cut; this cloth does not fray.',
-    );
-  }
-  return step(
-    'raw-edge',
-    { machine: 'lockstitch', foot: 'overcasting' },
-    'Overcast the raw edge first.',
-    {},
-    ['power-off'],
-  );
+const overlocker = { machine: 'overlocker', foot: null } as const;
+
+/** How the raw edge is finished: the way of the variant, or the person's. */
+export function rawEdgeWay({ cloth, wish, schools }: Pick<WorkRequest, 'cloth' | 'wish' | 'schools'>) {
+  // A machine that sews only straight can line and pink an edge, and overcast none.
+  const unasked = wish.variant === 'tacked' ? (cloth.fray === 0 ? 'left' : 'pinked') : 'overcast';
+  const way = wish.variant === 'serged' ? 'serged' : (schools['raw-edge'] ?? unasked);
+  return way === 'left' && cloth.fray > 0 ? 'overcast' : way;
 }
 
-/** Pressing up a curve that is fuller than where it lands. */
-export function easeIfCurved({ edge }: WorkRequest, depthMm: number): WorkStep[] {
-  if (edge.minRadiusMm === null || edge.minRadiusMm <= depthMm) return [];
+/**
+ * Finishing the raw edge before it is turned, with the dials of that pass where they are worked out.
+ *
+ * @param what “the raw edge”, “both raw edges together”
+ */
+export function finishRawEdge(request: WorkRequest, what = 'the raw edge'): WorkStep {
+  const pass = request.passes?.['raw-edge'];
+  const sewn = pass?.sewn ?? null;
+  switch (rawEdgeWay(request)) {
+    case 'serged': {
+      const differential = pass?.values.find(({ id }) => id === 'differential')?.value;
+      return step(
+        'raw-edge',
+        overlocker,
+        sewn
+          ? `Serge ${what}, length {lengthMm:fine}, differential {differential}; the knife only skims it.`
+          : `Serge ${what}; the knife only skims it.`,
+        sewn ? { lengthMm: sewn.settings.lengthMm, differential: differential ?? 1 } : {},
+        ['knife'],
+      );
+    }
+    case 'pinked':
+      return request.cloth.fray >= 2
+        ? along(
+            1.2,
+            'raw-edge',
+            'table',
+            `Sew a line of straight stitches inside ${what}, for this cloth frays, then pink it.`,
+            {},
+            ['cutter'],
+          )
+        : along(0.6, 'raw-edge', 'table', `Pink ${what}.`, {}, ['cutter']);
+    case 'left':
+      return once(0, 'raw-edge', 'table', `Leave ${what} as it is cut; this cloth does not fray.`);
+    default: {
+      const at = { machine: 'lockstitch', foot: 'overcasting' } as const;
+      if (!sewn) return step('raw-edge', at, `Overcast ${what} first, on a test of its own.`, {}, ['power-off']);
+      const { text, values } = dialsClause(sewn);
+      return step(
+        'raw-edge',
+        at,
+        `Overcast ${what} first, on a test of its own: {foot}, ${text}; ${ridesClause({ sewn })}.`,
+        { ...values, foot: sewn.footName },
+        ['power-off'],
+      );
+    }
+  }
+}
+
+/** What a curve does to the turned-up edge, as the one rule for it says. */
+export function fitCurve({ edge, cloth }: WorkRequest, depthMm: number): WorkStep[] {
+  if (!edge.shape) return [];
+  const { shape, lengthMm, minRadiusMm, turnDegrees = null, joined } = edge;
+  const fullness = fullnessOf({ shape, lengthMm, minRadiusMm, turnDegrees, joined }, depthMm, cloth);
+  if (fullness.kind === 'short') {
+    return [
+      along(
+        0.5,
+        'ease',
+        'table',
+        'Round the hole of radius {radiusMm} the turned edge is too short where it lands: clip it every {clipMm}, not up to the fold, until it lies.',
+        { radiusMm: fullness.radiusMm, clipMm: Math.max(10, fullness.radiusMm / 4) },
+        ['cutter'],
+      ),
+    ];
+  }
+  if (fullness.kind === 'fits' || fullness.way === 'pressed') return [];
+  const values = { radiusMm: fullness.radiusMm, percent: Math.round(fullness.share * 100) };
   return [
-    step(
-      'ease',
-      'iron',
-      'The curve of radius {radiusMm} makes the raw edge too long: run a line of long stitches along it, draw it up until it lies flat, and shrink it with steam.',
-      { radiusMm: edge.minRadiusMm },
-      ['iron'],
-    ),
+    fullness.way === 'eased'
+      ? along(
+          1.5,
+          'ease',
+          'iron',
+          'On the curve of radius {radiusMm} the raw edge is {percent} % too long: run a line of long stitches along it, draw it up until it lies flat, and shrink it with steam.',
+          values,
+          ['iron'],
+        )
+      : along(
+          1.5,
+          'ease',
+          'table',
+          'On the curve of radius {radiusMm} the raw edge is too long to ease: make the hem shallower, or bind or face it.',
+          values,
+        ),
   ];
+}
+
+/** A stretchy cloth is overcast with a stitch that gives, percent. Starting guess. */
+const stretchyPercent = 15;
+/** A light cloth is serged narrow, g/m². Starting guess. */
+const lightGsm = 110;
+
+/** The pass that holds a raw edge before it is turned; none where shears do, or nothing is done. */
+export function rawEdgePass(request: WorkRequest, name = 'Raw edge, before it is turned'): PassWish[] {
+  const { cloth } = request;
+  switch (rawEdgeWay(request)) {
+    case 'serged':
+      return [
+        {
+          id: 'raw-edge',
+          name,
+          finish: 'serged',
+          wish: { variant: cloth.weightGsm < lightGsm ? 'three-narrow' : 'three-wide' },
+        },
+      ];
+    case 'overcast':
+      return [
+        {
+          id: 'raw-edge',
+          name,
+          finish: 'overcast',
+          wish: { variant: cloth.stretchPercent >= stretchyPercent ? 'stretch' : 'zigzag' },
+        },
+      ];
+    default:
+      return [];
+  }
 }

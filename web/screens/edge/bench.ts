@@ -14,7 +14,9 @@ import type { Carried } from '../../../core/plan/carried';
 import { learnedBeliefs, type Learned, type Lesson } from '../../../core/plan/learn-plan';
 import { sameForLearning } from '../../../core/plan/same-set-up';
 import { setUpOf } from '../../../core/plan/set-up-of';
-import { wholePlan } from '../../../core/plan/whole-plan';
+import { sewnWith } from '../../../core/plan/sewn-with';
+import { workRequestOf } from '../../../core/plan/of-records';
+import type { PlannedPass } from '../../../core/plan/passes';
 import type {
   AttemptRecord,
   ClothRecord,
@@ -26,7 +28,9 @@ import type {
 import type { WorkedBefore } from '../../../contract/book';
 import { useList, useRecord } from '../../app/records';
 import { propose } from './plan-change';
-import { footOn, sewingPlanOf, workRequestOf } from './plan-of-records';
+import { usePasses } from './use-passes';
+import { footOn } from './foot-on';
+import { useSewingPlan } from './use-sewing-plan';
 import { useProposal } from './use-proposal';
 import { useLessons } from './use-lessons';
 import { useTurning } from './use-turning';
@@ -52,8 +56,14 @@ export interface Bench {
   /** What the dials are solved by; null where the finish has starting values only. */
   readonly margin: FinishMargin | null;
   readonly plan: SewingPlan;
-  /** What the steps and starting values are worked out from. */
+  /** What the starting values are worked out from; the same while a dial is turned. */
   readonly request: WorkRequest;
+  /** What the steps are worked out from: with the setting in force and the other passes. */
+  readonly work: WorkRequest;
+  /** The other passes of the work, each planned with its own dials. */
+  readonly passes: readonly PlannedPass[];
+  /** The cloth a binding is made of; null for the cloth of the edge. */
+  readonly strip: ClothRecord | null;
   /** Allowance, marks and stages at the present setting; null while they contradict each other. */
   readonly folds: FoldPlan | null;
   /** Why the plan cannot be sewn; empty when it can. */
@@ -129,19 +139,22 @@ export function useEdgeBench(edgeId: string): BenchState {
     ...chosen
   } = record ?? {};
   const chosenText = JSON.stringify(chosen);
-  const plan = useMemo(
-    () =>
-      edge.data && cloth && machine && foot && finish && chosenText !== '{}'
-        ? wholePlan(
-            finish,
-            sewingPlanOf(edge.data, JSON.parse(chosenText) as PlanRecord, cloth, machine, foot),
-          )
-        : null,
-    [edge.data, chosenText, cloth, machine, foot, finish],
+  const strip = cloths.data?.find(({ id }) => id === record?.stripClothId) ?? null;
+  const { plan, records } = useSewingPlan(
+    { edge: edge.data, cloth, strip, machine, foot, finish },
+    chosenText,
   );
+  const own = useMemo(
+    () => (attempts.data ?? []).filter(({ pass }) => pass === null),
+    [attempts.data],
+  );
+  // A scrap brings the checks of the set-up it was sewn with; the hand and the guide must be these.
   const pooled = useMemo(
-    () => (plan ? (attempts.data ?? []).filter(({ setUp }) => sameForLearning(setUp, plan)) : []),
-    [attempts.data, plan],
+    () =>
+      plan
+        ? own.filter((one) => one.finish === finish?.id && sameForLearning(one.setUp, plan))
+        : [],
+    [own, plan, finish],
   );
   const acceptedShare = (preferences.data?.acceptedPercent ?? 2) / 100;
   const { solved, solveIssues, lesson, learned, worked, carried, busy } = useLessons(
@@ -157,7 +170,12 @@ export function useEdgeBench(edgeId: string): BenchState {
     if (!finish || !plan) return [null, []];
     try {
       if (!margin) {
-        foldPlanOf(finish, { wish: plan.fold, cloth: plan.cloth, edge: use });
+        foldPlanOf(finish, {
+          wish: plan.fold,
+          cloth: plan.cloth,
+          strip: plan.strip,
+          edge: use,
+        });
         return [null, []];
       }
       return [setUpOf(finish, plan, learnedBeliefs(learned)), []];
@@ -175,7 +193,13 @@ export function useEdgeBench(edgeId: string): BenchState {
       ? Object.fromEntries(judgement.checks.map(({ name, v0Mm }) => [name, v0Mm]))
       : undefined;
     try {
-      return foldPlanOf(finish, { wish: plan.fold, cloth: plan.cloth, edge: use, sewn });
+      return foldPlanOf(finish, {
+        wish: plan.fold,
+        cloth: plan.cloth,
+        strip: plan.strip,
+        edge: use,
+        sewn,
+      });
     } catch (error) {
       if (error instanceof Impossible) return null;
       throw error;
@@ -183,16 +207,26 @@ export function useEdgeBench(edgeId: string): BenchState {
   }, [finish, plan, judgement, use]);
   const ways = JSON.stringify([record?.schools ?? {}, preferences.data?.schools ?? {}]);
   const request = useMemo(() => {
-    if (!edge.data || !plan || !finish) return null;
+    if (!records || !plan || !finish) return null;
     const [chosenHere, defaults] = JSON.parse(ways) as [
       PlanRecord['schools'],
       PlanRecord['schools'],
     ];
-    return workRequestOf(edge.data, { schools: chosenHere }, plan, finish, defaults);
-  }, [edge.data, plan, finish, ways]);
+    const chosenPlan = { ...records.plan, schools: chosenHere };
+    return workRequestOf({ ...records, plan: chosenPlan }, plan, finish, defaults);
+  }, [records, plan, finish, ways]);
+  const passes = usePasses(finish, request);
+  const work = useMemo((): WorkRequest | null => {
+    if (!request || !finish || !plan) return null;
+    const sewn =
+      set && dials && foot && !judgement?.blocked
+        ? sewnWith(finish, plan, set, dials, foot)
+        : null;
+    return { ...request, sewn, passes: Object.fromEntries(passes.map((pass) => [pass.id, pass])) };
+  }, [request, finish, plan, set, dials, judgement, foot, passes]);
   const error =
     edge.error ?? plans.error ?? cloths.error ?? machines.error ?? feet.error ?? attempts.error;
-  if (!edge.data || !record || !cloth || !machine || !foot || !finish || !plan || !request) {
+  if (!edge.data || !record || !cloth || !machine || !foot || !finish || !plan || !request || !work) {
     return error ? { state: 'failed', error } : { state: 'loading' };
   }
   return {
@@ -204,12 +238,15 @@ export function useEdgeBench(edgeId: string): BenchState {
       cloth,
       machine,
       foot,
-      attempts: attempts.data ?? [],
+      attempts: own,
       pooled,
       finish,
       margin,
       plan,
       request,
+      work,
+      passes,
+      strip,
       folds,
       issues: issues.length > 0 ? issues : record.settings || !margin ? [] : solveIssues,
       set,

@@ -2,12 +2,13 @@ import type { StartingValue } from '../../../core/finish/work';
 import type { ThreadUse } from '../../../core/kit/thread';
 import { useList } from '../../app/records';
 
-/** The threads of the drawer that do for what a starting value asks for. */
-function usesFor(wanted: string): readonly ThreadUse[] {
-  const asked = (['topstitching', 'fluffy', 'cone'] as const).filter((use) => wanted.includes(use));
-  if (asked.length > 0) return asked;
-  return wanted.includes('fine') ? ['fine', 'all-purpose'] : ['all-purpose'];
-}
+/** The threads of the drawer that do for what a starting value asks for, by its code. */
+const usesFor: Readonly<Record<string, readonly ThreadUse[]>> = {
+  topstitching: ['topstitching'],
+  cone: ['cone'],
+  'cone-fine': ['cone'],
+  fine: ['fine', 'all-purpose'],
+};
 
 /** Whether the drawer holds the needle or thread that a starting value asks for. */
 export function InDrawer({ value: { id, value } }: { value: StartingValue }) {
@@ -19,7 +20,7 @@ export function InDrawer({ value: { id, value } }: { value: StartingValue }) {
       ? needles
           .filter(({ size, left }) => size === Number.parseInt(String(value), 10) && left > 0)
           .map(({ name, left }) => `${name}, ${left} left`)
-      : threads.filter(({ use }) => usesFor(String(value)).includes(use)).map(({ name }) => name);
+      : threads.filter(({ use }) => (usesFor[String(value)] ?? ['all-purpose']).includes(use)).map(({ name }) => name);
   return there.length > 0 ? (
     <span className="block text-sm text-moss">✓ in the drawer: {there.join('; ')}</span>
   ) : (

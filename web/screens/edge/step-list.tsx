@@ -6,9 +6,9 @@ import type { Bench } from './bench';
 
 /** The work from cutting to the last pressing, to be ticked off. */
 export function StepList({ bench }: { bench: Bench }) {
-  const { finish, request, record } = bench;
+  const { finish, work, record } = bench;
   const lengths = useLengths();
-  const steps = stepsOf(finish, request);
+  const steps = stepsOf(finish, work);
   const done = steps.filter(({ id }) => record.ticks.includes(id)).length;
   const next = steps.find(({ id }) => !record.ticks.includes(id));
   const tick = (id: string, on: boolean) =>

@@ -11,7 +11,7 @@ import type { Carried } from '../../../core/plan/carried';
 import type { Learned, Lesson } from '../../../core/plan/learn-plan';
 import { solver } from '../../workers/solver';
 import type { Outcome } from '../../workers/solver-tasks';
-import { samplesOf } from './plan-of-records';
+import { samplesOf } from '../../../core/plan/of-records';
 import { useWorked } from './use-worked';
 
 /** What was learned, as far as it tells one lesson from another. */

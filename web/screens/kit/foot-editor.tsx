@@ -14,7 +14,7 @@ import { SelectField } from '../../controls/select-field';
 import { TextField } from '../../controls/text-field';
 import { foldsStrip, footMeasures, hasScroll } from '../../pictures/foot-measures';
 import { FootOutline } from '../../pictures/foot-outline';
-import { guidanceNames } from '../../words/facts';
+import { guidanceNames } from '../../../core/kit/along';
 import { footKindNames, shankNames } from '../../words/kit';
 import { FitList } from './foot-fits';
 

@@ -19,7 +19,7 @@ import { capital, ofHundred } from '../../words/number';
 import { solver } from '../../workers/solver';
 import type { Outcome } from '../../workers/solver-tasks';
 import type { Bench } from '../edge/bench';
-import { samplesOf } from '../edge/plan-of-records';
+import { samplesOf } from '../../../core/plan/of-records';
 import { takeProposal } from '../edge/plan-change';
 import { LadderLabels } from './ladder-labels';
 import { newId } from './scrap-draft';

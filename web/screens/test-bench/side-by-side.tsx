@@ -17,7 +17,7 @@ import { verdictWords } from '../../words/verdicts';
 import { solver } from '../../workers/solver';
 import type { Outcome } from '../../workers/solver-tasks';
 import type { Bench } from '../edge/bench';
-import { samplesOf } from '../edge/plan-of-records';
+import { samplesOf } from '../../../core/plan/of-records';
 import { comparedWithBefore, comparisonWords } from './compare';
 
 /** One face of a strip, px. */

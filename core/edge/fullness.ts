@@ -1,0 +1,44 @@
+import type { Cloth } from '../cloth/cloth';
+import { fullnessShare, pressedAwayShare } from '../fold/fullness';
+import { outwardRadiusMm, tightestRadiusMm, type CurvedEdge } from './curve';
+import { flareOf } from './flare';
+import { turnRadians } from './shape';
+
+/** How the raw edge of a turned-up hem fits where it lands. */
+export type Fullness =
+  | { readonly kind: 'fits' }
+  /** On a flare it is longer, by a share: pressed away, eased, or too much to ease. */
+  | {
+      readonly kind: 'full';
+      readonly share: number;
+      readonly way: 'pressed' | 'eased' | 'too full';
+      readonly radiusMm: number;
+    }
+  /** Round a hole it is shorter, and has to be clipped or stretched. */
+  | { readonly kind: 'short'; readonly share: number; readonly radiusMm: number };
+
+/**
+ * Whether a turn of a depth is too full or too short where it lands: the one place that says so,
+ * for the edge station, the steps and the choosing alike. Source: docs/formulas.md, “Shapes”.
+ *
+ * @param depthMm how deep it is turned, mm
+ */
+export function fullnessOf(
+  edge: CurvedEdge,
+  depthMm: number,
+  cloth: Pick<Cloth, 'construction'>,
+): Fullness {
+  const outward = outwardRadiusMm(edge);
+  if (outward !== null) {
+    if (depthMm >= outward) return { kind: 'full', share: Infinity, way: 'too full', radiusMm: outward };
+    const { share, way } = flareOf(outward, depthMm, cloth);
+    return { kind: 'full', share, way, radiusMm: outward };
+  }
+  const inward = edge.shape === 'inside-curve' || turnRadians(edge) > 0;
+  const radiusMm = inward ? tightestRadiusMm(edge) : null;
+  if (radiusMm === null) return { kind: 'fits' };
+  const share = -fullnessShare(radiusMm, -depthMm);
+  return share > pressedAwayShare[cloth.construction]
+    ? { kind: 'short', share, radiusMm }
+    : { kind: 'fits' };
+}
