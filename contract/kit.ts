@@ -103,7 +103,8 @@ interface SentFoot {
   readonly besideMm?: readonly [number, number] | null | undefined;
   readonly guidance?: Guidance | undefined;
   readonly guide?: Guide | undefined;
-  readonly references?: readonly { name: string; guidance: Guidance; guide: Guide }[] | null | undefined;
+  readonly references?:
+    readonly { name: string; guidance: Guidance; guide: Guide }[] | null | undefined;
   readonly reference?: string | null | undefined;
 }
 

@@ -114,7 +114,9 @@ export const planDraft = z.strictObject({
   /** What one would rather have of the stitches. */
   aim: z.enum(aims, { error: `One wants to ${aims.join(', ')}.` }).default('even'),
   /** What it is sewn with on the right side, and its colour where one was picked. */
-  thread: z.enum(threadMatches, { error: `A thread is ${threadMatches.join(', ')}.` }).default('matching'),
+  thread: z
+    .enum(threadMatches, { error: `A thread is ${threadMatches.join(', ')}.` })
+    .default('matching'),
   threadColour: colour.nullable().default(null),
   /** Which reference of the foot it is led along; null for the best. */
   reference: z.string().max(80).nullable().default(null),

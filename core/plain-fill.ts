@@ -11,9 +11,11 @@ const plainLength = (mm: number): string => `${Math.round(mm * 100) / 100} mm`;
  * @example plainFill('Up to {mostMm}.', { mostMm: 12.5 }) // 'Up to 12.5 mm.'
  */
 export function plainFill(text: string, values: Values): string {
-  return text.replace(/\{(\w+)(?::fine)?\}/g, (_, name: string) => {
+  const filled = text.replace(/\{(\w+)(?::fine)?\}/g, (_, name: string) => {
     const value = values[name];
     if (typeof value !== 'number') return String(value ?? `{${name}}`);
     return name.endsWith('Mm') ? plainLength(value) : String(Math.round(value * 100) / 100);
   });
+  // A range says its unit once.
+  return filled.replace(/(-?[\d.]+) mm to (?=-?[\d.]+ mm)/g, '$1 to ');
 }

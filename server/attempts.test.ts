@@ -78,7 +78,9 @@ describe('what an attempt holds', () => {
   ])('%s is refused at its place, and nothing is written', async (_, patch, path, words) => {
     const before = await book();
     const { body } = await record(patch).expect(400);
-    expect(body.error.issues).toContainEqual({ path, message: expect.stringMatching(words) });
+    expect(body.error.issues).toContainEqual(
+      expect.objectContaining({ path, message: expect.stringMatching(words) }),
+    );
     expect(await book()).toEqual(before);
   });
 

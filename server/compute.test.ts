@@ -153,7 +153,7 @@ describe('the compute API', () => {
     const ask = async (crossing: object, more: object = {}) =>
       (await post('crossings', { ...request, crossings: [crossing], ...more })).body.error
         .issues[0];
-    expect(await ask({ kind: 'open', atMm: -1, widthMm: 5 })).toEqual({
+    expect(await ask({ kind: 'open', atMm: -1, widthMm: 5 })).toMatchObject({
       path: 'crossings.0.atMm',
       message: 'A crossing at -1 mm is off the edge; it can be at 0 to 420 mm.',
     });
@@ -272,7 +272,7 @@ describe('the compute API', () => {
       'settings',
       { ...settings, foot: { ...settings.foot, slotMm: [-0.5, 0.5] } },
       'foot.slotMm',
-      'too narrow for a size 80 needle; it needs 1.40 mm',
+      'too narrow for a size 80 needle; it needs 1.4 mm',
     ],
     [
       'settings',
@@ -313,7 +313,9 @@ describe('the compute API', () => {
   ])('%s refuses at the field: %#', async (name, request, path, words) => {
     const { status, body } = await post(name, request);
     expect(status).toBe(400);
-    expect(body.error.issues).toContainEqual({ path, message: expect.stringContaining(words) });
+    expect(body.error.issues).toContainEqual(
+      expect.objectContaining({ path, message: expect.stringContaining(words) }),
+    );
     expect(JSON.stringify(body)).not.toMatch(/\.[tj]s:\d+/);
   });
 
@@ -349,7 +351,9 @@ describe('the compute API', () => {
     const wrong = fc.constantFrom<unknown>(null, '', -1, 0, 1e9, [], {}, 'x', true, [0, 0]);
     const where = fc.constantFrom(
       ...Object.entries(settings).flatMap(([key, value]) =>
-        typeof value === 'object' ? Object.keys(value).map((inner) => [key, inner]) : [[key]],
+        typeof value === 'object' && value !== null
+          ? Object.keys(value).map((inner) => [key, inner])
+          : [[key]],
       ),
     );
     await fc.assert(

@@ -71,7 +71,9 @@ describe('edges', () => {
     ])('%s is refused by name, and nothing is stored', async (_, patch, path, words) => {
       const before = await get('edges');
       const { body } = await make(patch).expect(400);
-      expect(body.error.issues).toContainEqual({ path, message: expect.stringMatching(words) });
+      expect(body.error.issues).toContainEqual(
+      expect.objectContaining({ path, message: expect.stringMatching(words) }),
+    );
       expect(await get('edges')).toEqual(before);
     });
 

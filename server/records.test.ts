@@ -22,7 +22,7 @@ describe('records', () => {
     expect(await get('projects')).toHaveLength(1);
     expect((await get('edges?projectId=project-lantern-parade')).length).toBeGreaterThanOrEqual(5);
     expect(await get('machines')).toHaveLength(3);
-    expect(await get('feet')).toHaveLength(9);
+    expect(await get('feet')).toHaveLength(10);
     expect(await get('needles')).toHaveLength(4);
     expect(await get('threads')).toHaveLength(3);
     const flannel = await get('cloths/cloth-flannel');

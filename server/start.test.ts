@@ -38,6 +38,7 @@ describe('the data folder', () => {
       { name: '0004-shelf-and-drawer' },
       { name: '0005-sample-book' },
       { name: '0006-what-an-edge-is-for' },
+      { name: '0007-true-settings' },
     ]);
     await second.sequelize.close();
     expect(readdirSync(folder)).toContain('pin-margin.sqlite');

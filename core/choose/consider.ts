@@ -1,4 +1,4 @@
-import type { Cloth } from '../cloth/cloth';
+import { assumedStrip } from '../cloth/usual-strip';
 import { isClosed } from '../edge/shape';
 import type { OldHemSewing } from '../edge/state';
 import type { Finish } from '../finish/finish';
@@ -142,15 +142,11 @@ function considerWay(
   const nature = finish.nature(variant);
   const need = finish.needs(variant);
   const { stripMm = Infinity } = nature;
-  // A thick cloth is bound in a thinner one.
-  const folded: Cloth = cloth.thicknessMm > stripMm ? { ...cloth, thicknessMm: stripMm } : cloth;
+  const strip = assumedStrip(cloth, stripMm);
   const use = { purpose: purposeOf(edge), oldHem: edge.oldHem ?? null };
   const flare = weighFlare(finish, way.wish, edge, cloth);
-  const flared = {
-    ...flare.wish,
-    ...(folded === cloth ? {} : { coreMm: cloth.thicknessMm }),
-  };
-  const [trouble] = foldTroubles(finish, { wish: flared, cloth: folded, edge: use });
+  const flared = flare.wish;
+  const [trouble] = foldTroubles(finish, { wish: flared, cloth, strip, edge: use });
   if (trouble) {
     const { hindrances } = rulesOut(
       fact('folds', trouble.message),
@@ -158,7 +154,7 @@ function considerWay(
     );
     return outright(finish, variant, hindrances);
   }
-  const asked = { wish: flared, cloth: folded, edge: use };
+  const asked = { wish: flared, cloth, strip, edge: use };
   const free = foldPlanOf(finish, asked);
   const spare = weighSpare(finish, asked, free, edge);
   const wish = spare.wish;
@@ -174,8 +170,12 @@ function considerWay(
       closed: isClosed(edge),
       cornered: edge.shape === 'cornered',
       thickestTimes: times,
+      shape: edge.shape,
+      turnDegrees: edge.turnDegrees,
+      crossings: edge.crossings,
       ...use,
     },
+    strip,
     machineKind: way.machine?.kind,
     schools,
   };
@@ -204,7 +204,7 @@ function considerWay(
     : gaps.length > 0
       ? 'not worked out'
       : (reach?.reached ?? 'nothing clears');
-  const carried = carriedBy(folds, nature, cloth.thicknessMm, folded.thicknessMm);
+  const carried = carriedBy(folds, nature, cloth.thicknessMm, (strip ?? cloth).thicknessMm);
   const raw = weighRawEdge(cloth, nature, use.purpose);
   const weighed: readonly Weighed[] = [
     serves,

@@ -4,13 +4,13 @@ import { machineChanges } from '../plan/work';
 import type { Passage } from '../seam/passage';
 
 /** Starting guesses: minutes a metre of each kind of work takes a person who has done it before. */
-const perMetre = { iron: 1.5, hand: 3, table: 0.8 } as const;
+const perMetre = { iron: 1, hand: 2.5, table: 0.6 } as const;
 /** The same at a machine: an overlocker runs twice as fast as a needle that swings. */
 const perMetreAt: Readonly<Record<MachineKind, number>> = {
-  lockstitch: 1.2,
-  'straight-stitch': 1,
-  overlocker: 0.6,
-  coverstitch: 0.8,
+  lockstitch: 0.8,
+  'straight-stitch': 0.7,
+  overlocker: 0.4,
+  coverstitch: 0.6,
 };
 /** Starting guess: minutes to go to another machine or foot in the middle of the work. */
 const perChange = 1.5;
@@ -53,7 +53,9 @@ export function minutesOf(steps: readonly WorkStep[], edge: TimedEdge): Minutes 
   const along = steps
     .filter(({ onceMinutes }) => onceMinutes === null)
     .reduce(
-      (sum, { at }) => sum + (typeof at === 'string' ? perMetre[at] : perMetreAt[at.machine]),
+      (sum, { at, perMetreMinutes }) =>
+        sum +
+        (perMetreMinutes ?? (typeof at === 'string' ? perMetre[at] : perMetreAt[at.machine])),
       0,
     );
   const onceMinutes =
@@ -67,10 +69,10 @@ export function minutesOf(steps: readonly WorkStep[], edge: TimedEdge): Minutes 
 }
 
 /** Starting guesses: what a plain hem takes, once and a metre; what is quick is held against it. */
-const plainOnce = 10;
-const plainPerMetre = 6;
+const plainOnce = 8;
+const plainPerMetre = 5.4;
 /** How sharply twice the time counts. */
-const steepness = 1.5;
+const steepness = 2;
 
 /** How quick the work is, 1 for none at all, a half for as long as a plain hem of this edge takes. */
 export function quickness(

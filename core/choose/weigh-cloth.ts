@@ -92,16 +92,26 @@ export function weighGive({ stretchPercent, construction }: Cloth, nature: Natur
     : noMatter;
 }
 
-/** A seam that can neither be pressed open nor let out, in cloth that would take both. */
+/**
+ * A narrow seam that can neither be pressed open nor let out: a loss in cloth that would take both,
+ * and what one wants in a knit, whose allowances roll.
+ */
 export function weighNarrowSeam(
-  { stretchPercent }: Cloth,
+  { stretchPercent, construction }: Cloth,
   { narrowSeam }: Nature,
   purpose: Purpose,
 ): Weighed {
-  return narrowSeam && purpose === 'seam' && stretchPercent < firmPercent
+  if (!narrowSeam || purpose !== 'seam') return noMatter;
+  if (stretchPercent < firmPercent) {
+    return adds(
+      -6,
+      fact('narrow-seam', 'A narrow seam: it is not pressed open, and nothing can be let out.'),
+    );
+  }
+  return construction === 'knit'
     ? adds(
-        -6,
-        fact('narrow-seam', 'A narrow seam: it is not pressed open, and nothing can be let out.'),
+        3,
+        fact('knit-seam', 'A knit’s seam is left narrow: it is joined and wrapped in one pass.'),
       )
     : noMatter;
 }

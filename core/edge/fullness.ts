@@ -30,7 +30,8 @@ export function fullnessOf(
 ): Fullness {
   const outward = outwardRadiusMm(edge);
   if (outward !== null) {
-    if (depthMm >= outward) return { kind: 'full', share: Infinity, way: 'too full', radiusMm: outward };
+    if (depthMm >= outward)
+      return { kind: 'full', share: Infinity, way: 'too full', radiusMm: outward };
     const { share, way } = flareOf(outward, depthMm, cloth);
     return { kind: 'full', share, way, radiusMm: outward };
   }

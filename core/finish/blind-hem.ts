@@ -4,7 +4,15 @@ import { foldsAsSewn } from './parts/as-sewn';
 import { ridesClause } from './parts/at-the-machine';
 import { course } from './parts/course';
 import { along, home, once, said, step } from './parts/said';
-import { cut, finishRawEdge, fitCurve, lastPress, markFolds, press, rawEdgePass } from './parts/work';
+import {
+  cut,
+  finishRawEdge,
+  fitCurve,
+  lastPress,
+  markFolds,
+  press,
+  rawEdgePass,
+} from './parts/work';
 import { mark } from '../fold/mark';
 import { stackMm } from '../fold/stack';
 import { refusal } from '../impossible';
@@ -183,7 +191,11 @@ function steps(request: WorkRequest): WorkStep[] {
             ['handwheel', 'needle'],
           ),
     ],
-    after: [along(0.5, 'open', 'table', 'Take the pins out, count them, and open the fold.', {}, ['pins'])],
+    after: [
+      along(0.5, 'open', 'table', 'Take the pins out, count them, and open the fold.', {}, [
+        'pins',
+      ]),
+    ],
     check: 'every bite caught, none shows in slanting light.',
     press: lastPress('Press from the inside, lightly, beside the edge of the hem.'),
   });
@@ -336,7 +348,7 @@ export const blindHem: Finish = {
     leastRadius: { timesDepth: 40 },
     thickestMm: variant === 'enclosed' ? enclosedUpToMm : Infinity,
     freeLayers: 2,
-    ...(variant === 'enclosed' ? { shutsIn: true } : { rawInside: true }),
+    ...(variant === 'enclosed' ? { shutsIn: true, unequal: true } : { rawInside: true }),
   }),
   seamClass: (variant) => (variant === 'enclosed' ? '6.03' : '6.02'),
   margin: (variant) => (variant === 'tacked' ? tackMargin : blindMargin),

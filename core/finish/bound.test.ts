@@ -58,7 +58,7 @@ test('by hand two passes, by a binder one; corners of a blanket are mitred', () 
   const ids = (variant: string, more: Parameters<typeof workOn>[2]) =>
     stepsOf(bound, workOn(bound, variant, more)).map(({ id }) => id);
   expect(ids('double-fold', { way: 0 })).toContain('first');
-  expect(ids('double-fold', { way: 2 })).toContain('curve');
+  expect(ids('double-fold', { way: 2, radiusMm: 60 })).toContain('binding-curve');
   expect(ids('satin', { cornered: true })).toContain('mitre');
   expect(ids('satin', {})).not.toContain('mitre');
 });

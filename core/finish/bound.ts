@@ -164,7 +164,11 @@ const coverNeedles: StartingValue = threaded(
 );
 
 /** A zigzag that catches both edges of a satin at once, mm. Starting guesses. */
-const satinSwing = ruledBy(3.5, 'satin-swing', 'As wide as it is long: it catches front and back at once.');
+const satinSwing = ruledBy(
+  3.5,
+  'satin-swing',
+  'As wide as it is long: it catches front and back at once.',
+);
 const satinLength = ruledBy(3.5, 'satin-length', 'Open, so that it does not perforate the satin.');
 const swingsAcross = ({ pattern }: SewingPlan['stitch']) => pattern !== 'straight';
 

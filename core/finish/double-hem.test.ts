@@ -29,9 +29,9 @@ test('a thick crossing wants a stronger needle, and says for what', () => {
     doubleHem
       .startingValues(workOn(doubleHem, 'narrow', { thickestTimes }))
       .find(({ id }) => id === 'needle');
-  expect(needle(1)?.value).toBe('80 universal');
+  expect(needle(1)?.value).toBe('80-universal');
   // Three layers of 0.6 mm, four times over a felled seam: 5.04 mm under the foot.
-  expect(needle(4)?.value).toBe('90 universal');
+  expect(needle(4)?.value).toBe('90-universal');
   expect(needle(4)?.because.at(-1)?.values).toEqual({ thickestMm: expect.closeTo(5.04, 9) });
 });
 
@@ -43,5 +43,5 @@ test('a jeans hem is folded the same; its needle and length are for thick thread
   const value = (id: string) => values.find((it) => it.id === id)?.value;
   // 2.0 + 0.35 × 1.68 + 0.5; the felled seam makes a stack of 6.7 mm.
   expect(value('length')).toBeCloseTo(2 + 0.35 * 1.68 + 0.5, 9);
-  expect(value('needle')).toBe('110 denim point');
+  expect(value('needle')).toBe('100-denim');
 });

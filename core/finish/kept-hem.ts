@@ -67,9 +67,7 @@ function folds({ wish, cloth: { thicknessMm }, sewn }: FoldRequest): FoldPlan {
   const held = wish.variant === 'edge-stitched' ? [heldAt(0.2)] : [];
   return {
     allowanceMm: 0,
-    marks: [
-      { id: 'tuck-fold', name: 'Tuck fold', atMm: tuck, action: 'press', from: 'seam-line' },
-    ],
+    marks: [{ id: 'tuck-fold', name: 'Tuck fold', atMm: tuck, action: 'press', from: 'seam-line' }],
     layersAtStitch: 2,
     layersUnderNeedle: 2,
     stackMm: stackMm(2, thicknessMm),

@@ -71,7 +71,9 @@ function steps({ wish, edge }: WorkRequest): WorkStep[] {
         ['cutter'],
       ),
     ],
-    check: [along(0.2, 'check', 'hand', 'Look along the edge for steps, and cut them off in one go.')],
+    check: [
+      along(0.2, 'check', 'hand', 'Look along the edge for steps, and cut them off in one go.'),
+    ],
   });
 }
 

@@ -103,9 +103,14 @@ function steps(request: WorkRequest): WorkStep[] {
     prepare: after
       ? [step('assemble', at, 'Sew the seam first, then finish both allowances together.')]
       : [],
-    fold: joins ? [pin('Lay the two edges together, right sides in, and pin inside the seam line.')] : [],
+    fold: joins
+      ? [pin('Lay the two edges together, right sides in, and pin inside the seam line.')]
+      : [],
     layers: layersAtStitch,
-    scrap: { text: layersAtStitch > 1 ? '{layers} layers together' : '{layers} layer', layers: layersAtStitch },
+    scrap: {
+      text: layersAtStitch > 1 ? '{layers} layers together' : '{layers} layer',
+      layers: layersAtStitch,
+    },
     look: trims
       ? 'does every swing lie inside the edge, without a tunnel?'
       : 'are all threads inside, and does the edge lie flat?',

@@ -56,7 +56,9 @@ function steps(request: WorkRequest): WorkStep[] {
       measure: [cut(0)],
       prepare: [rub],
       sew: [pink],
-      check: [along(0.2, 'check', 'hand', 'Look along the edge: no tooth cut twice, none left out.')],
+      check: [
+        along(0.2, 'check', 'hand', 'Look along the edge: no tooth cut twice, none left out.'),
+      ],
     });
   }
   const at = home('straight');
@@ -69,10 +71,16 @@ function steps(request: WorkRequest): WorkStep[] {
     scrap: { text: '{layers} layer', layers: 1 },
     look: 'does the line pucker the edge?',
     sew: [
-      step('stitch', at, 'Sew one line {insideMm} from the edge, {lengthMm:fine} long.', {
-        insideMm,
-        lengthMm: straightLengthMm(stackMm(1, request.cloth.thicknessMm)),
-      }, ['needle']),
+      step(
+        'stitch',
+        at,
+        'Sew one line {insideMm} from the edge, {lengthMm:fine} long.',
+        {
+          insideMm,
+          lengthMm: straightLengthMm(stackMm(1, request.cloth.thicknessMm)),
+        },
+        ['needle'],
+      ),
     ],
     after: [pink],
     check: 'no tooth cut twice, no thread loose.',

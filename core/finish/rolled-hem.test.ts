@@ -14,7 +14,9 @@ test.each([2, 3, 4, 6])('a channel of %d mm takes twice that, fed at 2.15 times'
 test('the three ways to start are three different steps', () => {
   const starts = [0, 1, 2].map(
     (way) =>
-      stepsOf(rolledHem, workOn(rolledHem, 'straight', { way })).find(({ id }) => id === 'start')
+      stepsOf(rolledHem, workOn(rolledHem, 'straight', { way })).find(
+        ({ id }) => id === 'roll-start',
+      )
         ?.text,
   );
   expect(new Set(starts).size).toBe(3);

@@ -143,9 +143,7 @@ function imitationSteps(request: WorkRequest): WorkStep[] {
     at,
     footName: 'overcasting foot',
     measure: [cut(plan.allowanceMm)],
-    fold: [
-      press('press', 'Turn {turnMm} to the inside and press.', { turnMm: plan.allowanceMm }),
-    ],
+    fold: [press('press', 'Turn {turnMm} to the inside and press.', { turnMm: plan.allowanceMm })],
     layers: plan.layersAtStitch,
     scrap: { text: 'folded as the edge is, {layers} layers', layers: plan.layersAtStitch },
     look: 'is the fold rolled in, and does the edge lie flat?',

@@ -1,7 +1,15 @@
 import type { Finish } from './finish';
 import type { School } from './school';
 import { differential, guess, needle } from './parts/starting';
-import { overlockCut, overlockGuide, overlockStart, overlocked, presserLift, threaded, widerThanAllowance } from './parts/overlock';
+import {
+  overlockCut,
+  overlockGuide,
+  overlockStart,
+  overlocked,
+  presserLift,
+  threaded,
+  widerThanAllowance,
+} from './parts/overlock';
 import { foldsAsSewn } from './parts/as-sewn';
 import { course } from './parts/course';
 import { once, said, step } from './parts/said';
@@ -47,7 +55,7 @@ function steps(request: WorkRequest): WorkStep[] {
         ['power-off', 'knife'],
       ),
       once(
-        6,
+        4,
         'thread',
         machine,
         wish.variant !== 'fluffy'

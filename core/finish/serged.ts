@@ -1,6 +1,14 @@
 import type { Pattern } from '../stitch/stitch';
 import { differential, guess, needle, overlockLength } from './parts/starting';
-import { overlockCut, overlockGuide, overlockStart, overlocked, presserLift, threaded, widerThanAllowance } from './parts/overlock';
+import {
+  overlockCut,
+  overlockGuide,
+  overlockStart,
+  overlocked,
+  presserLift,
+  threaded,
+  widerThanAllowance,
+} from './parts/overlock';
 import { foldsAsSewn } from './parts/as-sewn';
 import { course } from './parts/course';
 import { once, said, step } from './parts/said';
@@ -67,7 +75,7 @@ function steps(request: WorkRequest): WorkStep[] {
       : [],
     set: [
       once(
-        4,
+        2,
         'thread',
         machine,
         'Thread {threads} threads, loopers first, needles last.',
@@ -75,7 +83,7 @@ function steps(request: WorkRequest): WorkStep[] {
         ['power-off'],
       ),
       once(
-        1.5,
+        0.5,
         'needle',
         machine,
         wish.variant === 'three-narrow'
@@ -99,7 +107,10 @@ function steps(request: WorkRequest): WorkStep[] {
     ],
     layers: layersAtStitch,
     scrap: {
-      text: layersAtStitch > 1 ? '{layers} layers together, a length marked on it' : '{layers} layer, a length marked on it',
+      text:
+        layersAtStitch > 1
+          ? '{layers} layers together, a length marked on it'
+          : '{layers} layer, a length marked on it',
       layers: layersAtStitch,
     },
     look: 'measure the marked length again, and see where the looper threads lock.',
@@ -256,7 +267,8 @@ export const serged: Finish = {
   margin: (variant) =>
     knifeMargin({
       folds: ({ fold, cloth, edge }) => folds({ wish: fold, cloth, edge }),
-      startingLength: ({ cloth, fold }) => asLength(overlockLength(cloth, isNarrow(withWidth(fold)))),
+      startingLength: ({ cloth, fold }) =>
+        asLength(overlockLength(cloth, isNarrow(withWidth(fold)))),
       joins: ({ edge }) => isSeam(variant, edge),
     }),
 };

@@ -12,6 +12,7 @@ test('a shell edge folds once, or twice with its raw edge inside', () => {
 
 test('the swing draws the fold in, and nobody presses it flat again', () => {
   const steps = stepsOf(shellEdge, workOn(shellEdge, 'folded'));
-  expect(steps.find(({ id }) => id === 'sew')?.values).toEqual({ offMm: 3.5 });
-  expect(steps.at(-1)?.text).toContain('Do not press');
+  expect(steps.find(({ id }) => id === 'sew')?.values).toMatchObject({ offMm: 3.5 });
+  expect(steps.find(({ phase }) => phase === 'press')?.text).toContain('Do not press');
+  expect(steps.at(-1)?.phase).toBe('put-back');
 });

@@ -3,7 +3,17 @@ import { guess, needle, pressure, straightLength } from './parts/starting';
 import { foldsAsSewn } from './parts/as-sewn';
 import { course } from './parts/course';
 import { home, once, said } from './parts/said';
-import { cut, finishRawEdge, fitCurve, lastPress, markFolds, pin, press, rawEdgePass, topstitch } from './parts/work';
+import {
+  cut,
+  finishRawEdge,
+  fitCurve,
+  lastPress,
+  markFolds,
+  pin,
+  press,
+  rawEdgePass,
+  topstitch,
+} from './parts/work';
 import type { StartingValue, WorkRequest, WorkStep } from './work';
 import { usualTwinGapMm } from '../stitch/stitch';
 import { catchMargin } from './parts/catch-margin';

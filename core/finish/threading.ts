@@ -47,7 +47,8 @@ function thread(cloth: Cloth, thickestMm: number, { clothFibre }: Threading): St
     });
   }
   if (crowds(cloth)) return value('fine', 'A thick thread shows and puckers fine dense cloth.');
-  if (clothFibre === 'silk') return value('fine', 'A hard thick thread cuts silk; a fine one gives first.');
+  if (clothFibre === 'silk')
+    return value('fine', 'A hard thick thread cuts silk; a fine one gives first.');
   if (cloth.weightGsm > heavyGsm && isDense(cloth)) {
     return value('strong', 'Heavy dense cloth wears a thin thread through.');
   }
@@ -70,7 +71,10 @@ function bobbin({ weightGsm }: Cloth, { threadFibre }: Threading): StartingValue
         'Bobbin',
         'same-slow',
         '',
-        said('bobbin', 'Wound fast, polyester and nylon stretch, and pucker fine cloth afterwards.'),
+        said(
+          'bobbin',
+          'Wound fast, polyester and nylon stretch, and pucker fine cloth afterwards.',
+        ),
       )
     : guess(
         'bobbin',
@@ -78,7 +82,10 @@ function bobbin({ weightGsm }: Cloth, { threadFibre }: Threading): StartingValue
         'same',
         '',
         fine
-          ? said('bobbin', 'This thread relaxes on the bobbin; how fast it is wound matters little.')
+          ? said(
+              'bobbin',
+              'This thread relaxes on the bobbin; how fast it is wound matters little.',
+            )
           : said('bobbin', 'Half full at least, before an edge without a seam to stop at.'),
       );
 }
@@ -135,6 +142,10 @@ export function machineValues(
   const threads =
     kind === 'overlocker' || kind === 'coverstitch'
       ? [loopedThread(kind, cloth)]
-      : [thread(cloth, stackMm * thickestTimes, threading), bobbin(cloth, threading), tension(cloth)];
+      : [
+          thread(cloth, stackMm * thickestTimes, threading),
+          bobbin(cloth, threading),
+          tension(cloth),
+        ];
   return [...threads, pressure(cloth, stackMm)];
 }

@@ -3,7 +3,7 @@ import { closing } from './parts/ends';
 import { needle, pressure, straightLength } from './parts/starting';
 import { foldsAsSewn } from './parts/as-sewn';
 import { course } from './parts/course';
-import { home, once, said, step } from './parts/said';
+import { along, home, once, said } from './parts/said';
 import { cut, lastPress, markFolds, pin, press, topstitch } from './parts/work';
 import type { FinishMargin } from './finish-margin';
 import type { SewingPlan } from './sewing-plan';
@@ -118,7 +118,8 @@ function scrollSteps(request: WorkRequest): WorkStep[] {
       ]),
     ],
     sew: [
-      step(
+      along(
+        2,
         'feed',
         at,
         'Let the cloth run into the scroll with {feedMm} fed in, held a little to the left and level.',

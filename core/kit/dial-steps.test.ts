@@ -55,8 +55,8 @@ describe('dials', () => {
   });
 
   test('needles by weight', () => {
-    expect([50, 80, 159, 240, 300, 380].map((gsm) => startingNeedle(gsm).size)).toEqual([
-      60, 70, 70, 80, 90, 100,
+    expect([50, 80, 159, 240, 300, 449, 450].map((gsm) => startingNeedle(gsm).size)).toEqual([
+      60, 70, 70, 80, 90, 90, 100,
     ]);
   });
 });

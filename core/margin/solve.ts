@@ -8,7 +8,7 @@ import { dialSpace, type MarginSettings, type SetUp } from './set-up';
 export const tieWithin = 0.002;
 
 /** Below 0 when a is to be preferred over b among equally good settings. */
-export function tidier(a: Costed, b: Costed) {
+function tidier(a: Costed, b: Costed) {
   return (
     Math.abs(a.needlePositionMm) - Math.abs(b.needlePositionMm) ||
     a.widthMm - b.widthMm ||

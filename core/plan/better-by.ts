@@ -28,9 +28,11 @@ export function bestChance(finish: Finish, plan: SewingPlan): number {
   }
 }
 
-/** How far a guide is tried to either side, mm, and in what steps. */
-const guideReachMm = 12;
-const guideStepMm = 0.5;
+/** How far a guide is tried to either side of where it is, mm: near by in half steps, then wider. */
+const nearMm = 12;
+const nearStepMm = 0.5;
+const farMm = 60;
+const farStepMm = 2;
 /** A lengthening of a fold that is tried: so many times as long. */
 const stretches = [1.25, 1.5, 2, 3];
 
@@ -39,11 +41,16 @@ const withGuide = (plan: SewingPlan, atMm: number): SewingPlan => ({
   foot: { ...plan.foot, guide: { atMm } },
 });
 
+const movesMm: readonly number[] = [
+  ...Array.from({ length: nearMm / nearStepMm }, (_, i) => (i + 1) * nearStepMm),
+  ...Array.from({ length: (farMm - nearMm) / farStepMm }, (_, i) => nearMm + (i + 1) * farStepMm),
+];
+
 /** A guide elsewhere: the place nearest to where it is. */
 function guideChanges(plan: SewingPlan): Change[] {
   const { guide } = plan.foot;
   const nowMm = 'atMm' in guide ? guide.atMm : (guide.rangeMm[0] + guide.rangeMm[1]) / 2;
-  return Array.from({ length: guideReachMm / guideStepMm }, (_, i) => (i + 1) * guideStepMm)
+  return movesMm
     .flatMap((byMm) => [nowMm - byMm, nowMm + byMm])
     .map((atMm) => ({
       plan: withGuide(plan, atMm),
@@ -97,14 +104,17 @@ function foldChanges(finish: Finish, plan: SewingPlan): Change[] {
  * @param plan led along one reference
  */
 export function hopelessIssue(finish: Finish, plan: SewingPlan, chance: number): Issue {
-  const tried = [...foldChanges(finish, plan), ...guideChanges(plan), ...slotChanges(plan)];
+  const tried = [...guideChanges(plan), ...slotChanges(plan), ...foldChanges(finish, plan)];
   const change = tried.find((it) => bestChance(finish, it.plan) >= Math.max(leastChance, 0.1));
   const percent = Math.round(chance * 10_000) / 100;
-  const nothing = 'No setting of this machine and foot is worth sewing: at best {percent} of 100 would be sound';
+  const nothing =
+    'No setting of this machine and foot is worth sewing: at best {percent} of 100 would be sound';
   return refusal(
     'foot',
     change?.code ?? 'hopeless',
-    change ? `${nothing}; ${change.text}.` : `${nothing}; another foot or another finish is needed.`,
+    change
+      ? `${nothing}; ${change.text}.`
+      : `${nothing}; another foot or another finish is needed.`,
     { percent, ...change?.values },
   );
 }

@@ -23,7 +23,8 @@ export function dialIssues(
     const { fromMm, toMm } = dialTravel(dial, machine, foot.guide);
     const mm = settings[field];
     if (mm >= fromMm - 1e-6 && mm <= toMm + 1e-6) return [];
-    const range = toMm > fromMm ? 'from {fromMm:fine} to {toMm:fine}' : '{fromMm:fine} and nothing else';
+    const range =
+      toMm > fromMm ? 'from {fromMm:fine} to {toMm:fine}' : '{fromMm:fine} and nothing else';
     return [
       refusal(
         field,

@@ -80,7 +80,9 @@ describe('the lesson of a scrap', () => {
     [[{ ...scrap(5, 0, 0), check: 'wrap' }], 'samples.0.check', 'bite, run'],
   ])('samples that make no sense are refused: %#', (samples, path, words) => {
     expect(() => lessonOf(blindHem, examplePlan, samples)).toThrow(
-      expect.objectContaining({ issues: [{ path, message: expect.stringContaining(words) }] }),
+      expect.objectContaining({
+        issues: [expect.objectContaining({ path, message: expect.stringContaining(words) })],
+      }),
     );
   });
 

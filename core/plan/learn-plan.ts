@@ -186,7 +186,8 @@ export function lessonOf(
   const last = samples.at(-1);
   if (!last || issues.length > 0) throw new Impossible(issues);
 
-  const source = checksOf(finish, plan, last).find(({ name }) => name === last.check)?.source ?? 'guide';
+  const source =
+    checksOf(finish, plan, last).find(({ name }) => name === last.check)?.source ?? 'guide';
   const grids = gridsOf(finish, plan, samples, carried);
   const learned = learnedOf(grids);
   const posterior = learned[source]!;

@@ -22,7 +22,11 @@ import { valuesBesideDials } from './work';
 
 /** What of the drawer a pass can be sewn with. */
 export interface PassKit {
-  readonly machines: readonly { readonly id: string; readonly name: string; readonly specs: Machine }[];
+  readonly machines: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly specs: Machine;
+  }[];
   readonly feet: readonly (FootFacts & { readonly id: string; readonly soleMm: Sole })[];
 }
 
@@ -138,7 +142,16 @@ function plannedPass(
   const values = valuesOf(finish, own);
   const chance = best ? 1 - best.best.cost : 0;
   if (!best || chance < leastChance) {
-    return { ...said, values, sewn: null, machine: null, foot: null, plan: null, set: null, chance: null };
+    return {
+      ...said,
+      values,
+      sewn: null,
+      machine: null,
+      foot: null,
+      plan: null,
+      set: null,
+      chance: null,
+    };
   }
   const { widthMm, needlePositionMm, guideMm } = best.best;
   const settings = {

@@ -7,6 +7,7 @@ import { guidances } from '../kit/foot';
 import { patternsOfKind } from '../kit/machine';
 import { anchors } from '../stitch/stitch';
 import { examplePlan } from './example.fixture';
+import { leastChance } from '../margin/least-chance';
 import { judge } from './judge';
 import { setUpOf } from './set-up-of';
 import { startingSetting } from './starting-setting';
@@ -86,7 +87,8 @@ describe('ten thousand random kits', () => {
           returned++;
           expect(blocked).toBe(false);
           expect(clearance.clearanceMm).toBeGreaterThanOrEqual(-1e-9);
-          expect(chance).toBeGreaterThanOrEqual(0);
+          // A setting next to hopeless is no setting.
+          expect(chance).toBeGreaterThanOrEqual(leastChance);
           expect(chance).toBeLessThanOrEqual(1);
           for (const { fromMm, toMm } of margins) {
             expect(Number.isNaN(fromMm) || Number.isNaN(toMm)).toBe(false);
@@ -99,7 +101,7 @@ describe('ten thousand random kits', () => {
       { numRuns: 10_000 },
     );
     // Both kinds of kit were met, so that neither half of this is empty.
-    expect(returned).toBeGreaterThan(3000);
+    expect(returned).toBeGreaterThan(2000);
     expect(refused).toBeGreaterThan(300);
   }, 120_000);
 });

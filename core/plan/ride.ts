@@ -2,8 +2,19 @@ import type { Finish } from '../finish/finish';
 import type { SewingPlan } from '../finish/sewing-plan';
 import { Impossible } from '../impossible';
 import { everyRide, type Foot } from '../kit/foot';
-import { solved, tidier, tieWithin, type Costed } from '../margin/solve';
+import { solved, tieWithin, type Costed } from '../margin/solve';
 import { setUpOf } from './set-up-of';
+
+/** Costs that differ by binary noise alone are equal. */
+const noise = 1e-9;
+
+/** As among settings; of rides that are alike the one that the foot names first. */
+function tidierRide(a: Costed, b: Costed): number {
+  const byCost = Math.abs(a.cost - b.cost) < noise ? 0 : a.cost - b.cost;
+  return (
+    Math.abs(a.needlePositionMm) - Math.abs(b.needlePositionMm) || a.widthMm - b.widthMm || byCost
+  );
+}
 
 /** A plan led along one reference of its foot, with the best setting there. */
 interface Ridden {
@@ -46,6 +57,6 @@ export function alongBest(finish: Finish, plan: SewingPlan): SewingPlan {
   if (able.length === 0 && refused instanceof Impossible) throw refused;
   const least = Math.min(...able.map(({ best }) => best.cost));
   const near = able.filter(({ best }) => best.cost <= least + tieWithin);
-  const [chosen] = near.sort((a, b) => tidier(a.best, b.best));
+  const [chosen] = near.sort((a, b) => tidierRide(a.best, b.best));
   return chosen?.plan ?? first;
 }

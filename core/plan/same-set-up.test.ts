@@ -16,9 +16,16 @@ test('the dials’ start, the depth and the order of keys don’t matter', () =>
 test.each([
   { cloth: { ...examplePlan.cloth, thicknessMm: 0.7 } },
   { foot: { ...examplePlan.foot, guide: { atMm: -2 } } },
-  { stitch: { ...examplePlan.stitch, runStitches: 4 } },
   { edge: { lengthMm: 1400, minRadiusMm: 300 } },
-  { pickMm: 0.5 },
-])('another cloth, foot, stitch, curve or eye is another set-up: %#', (difference) => {
+])('another cloth, guide or curve is another set-up: %#', (difference) => {
   expect(sameForLearning(examplePlan, { ...examplePlan, ...difference })).toBe(false);
+});
+
+test.each([
+  { stitch: { ...examplePlan.stitch, runStitches: 4 } },
+  { pickMm: 0.5 },
+  { fold: { variant: 'enclosed', depthMm: 30, extensionMm: 12, turnMm: 8 } },
+  { foot: { ...examplePlan.foot, reference: 'blade', references: null } },
+])('a fold, a stitch or an eye is not: a scrap brings its own checks: %#', (difference) => {
+  expect(sameForLearning(examplePlan, { ...examplePlan, ...difference })).toBe(true);
 });

@@ -30,20 +30,30 @@ function kitIssues(finish: Finish, plan: SewingPlan): Issue[] {
   }
   if (!patterns.includes(plan.stitch.pattern)) {
     issues.push(
-      refusal('stitch.pattern', 'other-stitch', '{finish} is sewn with {patterns}, not with {pattern}.', {
-        finish: finish.id,
-        patterns: patterns.join(' or '),
-        pattern: plan.stitch.pattern,
-      }),
+      refusal(
+        'stitch.pattern',
+        'other-stitch',
+        '{finish} is sewn with {patterns}, not with {pattern}.',
+        {
+          finish: finish.id,
+          patterns: patterns.join(' or '),
+          pattern: plan.stitch.pattern,
+        },
+      ),
     );
   }
   const has = patternsOf(plan.machine);
   if (issues.length === 0 && !has.includes(plan.stitch.pattern)) {
     issues.push(
-      refusal('stitch.pattern', 'no-such-stitch', 'This machine has no {pattern} stitch; it has {has}.', {
-        pattern: plan.stitch.pattern,
-        has: has.join(', ') || 'none of its kind',
-      }),
+      refusal(
+        'stitch.pattern',
+        'no-such-stitch',
+        'This machine has no {pattern} stitch; it has {has}.',
+        {
+          pattern: plan.stitch.pattern,
+          has: has.join(', ') || 'none of its kind',
+        },
+      ),
     );
   }
   return [...issues, ...footIssues(plan)];

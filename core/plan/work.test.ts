@@ -143,9 +143,9 @@ describe('what goes into the machine besides the dials', () => {
 
   test('thread, bobbin, tension and pressure for every lockstitch finish, strong over thick seams', () => {
     const plain = valuesOf('double-hem', 'equal', 1);
-    expect(plain).toMatchObject({ thread: 'all-purpose, matching', tension: 'normal' });
+    expect(plain).toMatchObject({ thread: 'all-purpose', tension: 'normal' });
     expect(Object.keys(plain)).toEqual(expect.arrayContaining(['needle', 'bobbin', 'pressure']));
-    expect(valuesOf('double-hem', 'equal', 4)).toMatchObject({ thread: 'strong, matching' });
+    expect(valuesOf('double-hem', 'equal', 4)).toMatchObject({ thread: 'strong' });
   });
 
   test('a finish that asks for its own thread keeps it', () => {
@@ -154,11 +154,11 @@ describe('what goes into the machine besides the dials', () => {
 
   test('an overlocker is threaded, guided and lifted instead', () => {
     const values = valuesOf('serged', 'three-narrow', 1);
-    expect(values).toMatchObject({ threads: '3, right needle', 'seam-guide': 10 });
+    expect(values).toMatchObject({ threads: '3-right', 'seam-guide': 10 });
     expect(Object.keys(values)).toEqual(
       expect.arrayContaining(['cutting-width', 'differential', 'loopers', 'length', 'lift']),
     );
     expect(values).not.toHaveProperty('bobbin');
-    expect(valuesOf('bound', 'knit-strip', 1)['threads']).toBe('3, left and middle needle');
+    expect(valuesOf('bound', 'knit-strip', 1)['threads']).toBe('3-narrow');
   });
 });

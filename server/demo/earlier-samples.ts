@@ -154,7 +154,9 @@ function scrapsOf(one: Earlier): BookEntry[] {
     machine,
     foot,
   } as const;
-  const setUp = sewingPlan.parse(alongBest(finish, sewingPlanOf({ ...records, edge: { ...records.edge, crossings: [] } })));
+  const setUp = sewingPlan.parse(
+    alongBest(finish, sewingPlanOf({ ...records, edge: { ...records.edge, crossings: [] } })),
+  );
   const values = valuesBesideDials(
     finish,
     workRequestOf({ ...records, edge: { ...records.edge, crossings: [] } }, setUp, finish),

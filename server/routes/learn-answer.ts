@@ -28,7 +28,11 @@ function sewnSample(
   { fold, foot, ...sample }: CountedSample,
 ): SewnSample {
   if (!fold && !foot) return sample;
-  const own = { ...plan, fold: fold ? wholeWish(finish, fold) : plan.fold, foot: foot ?? plan.foot };
+  const own = {
+    ...plan,
+    fold: fold ? wholeWish(finish, fold) : plan.fold,
+    foot: foot ?? plan.foot,
+  };
   return { ...sample, plan: alongBest(finish, own) };
 }
 

@@ -8,7 +8,7 @@ import { marginOfPlan } from '../../core/plan/margin-of-plan';
 import { Refusal } from '../http/refusal';
 import type { Row } from './journal';
 import {
-  assemble,
+  assembledFor,
   knownFinish,
   planDraftOf,
   pointedAt,
@@ -39,7 +39,7 @@ export async function recordAttempt(
     throw new Refusal(409, 'id-taken', 'Another sample was recorded with this id.');
   }
   const planRow = await planOfAttempt(change, draft.planId);
-  const assembled = await assemble(change, planDraftOf(planRow));
+  const assembled = await assembledFor(change, planDraftOf(planRow), draft.pass);
   refuseEmpty(draft);
   if (!draft.settings && assembled.finish.margin(assembled.plan.fold.variant)) {
     throw new Impossible([{ path: 'settings', message: 'Say where the dials stood.' }]);
@@ -65,8 +65,11 @@ export async function recordAttempt(
   const planned = planDraftOf(planRow).settings;
   const { settings } = draft;
   const dials = Object.keys(dialField) as Dial[];
+  // A scrap of another pass says nothing of where this line's dials stand.
   const moved =
-    settings && dials.some((dial) => planned?.[dialField[dial]] !== settings[dialField[dial]]);
+    draft.pass === null &&
+    settings &&
+    dials.some((dial) => planned?.[dialField[dial]] !== settings[dialField[dial]]);
   if (moved) await change.update('plans', planRow.id, planRow.version, { settings });
   return { row, existed: false };
 }
@@ -88,10 +91,7 @@ export function refuseEmpty({
   photoId,
   note,
   measured,
-}: Pick<
-  AttemptDraft,
-  'counts' | 'symptoms' | 'verdict' | 'photoId' | 'note' | 'measured'
->): void {
+}: Pick<AttemptDraft, 'counts' | 'symptoms' | 'verdict' | 'photoId' | 'note' | 'measured'>): void {
   if (counts.length + symptoms.length > 0 || verdict || photoId || note.trim() || measured) return;
   const message = 'Count at least one kind of stitch, or say what you saw.';
   throw new Impossible([{ path: 'counts', message }]);
@@ -215,7 +215,8 @@ export async function checkPatched(
   const attempt = draft as unknown as AttemptDraft & { planId: string | null };
   refuseEmpty(attempt);
   refuseLater(attempt.sewnOn);
-  if (!patched.some((field) => ['settings', 'counts', 'measured', 'photoId'].includes(field))) return;
+  if (!patched.some((field) => ['settings', 'counts', 'measured', 'photoId'].includes(field)))
+    return;
   if (attempt.planId === null) {
     const message = 'The edge of this scrap is gone; its counts and dials stay as they are.';
     if (patched.includes('settings') || patched.includes('counts')) {

@@ -8,7 +8,8 @@ import type { DialSettings } from '../../core/kit/dial-steps';
 import type { Foot } from '../../core/kit/foot';
 import { dialIssues } from '../../core/plan/dial-issues';
 import { judge } from '../../core/plan/judge';
-import { footNameOn, sewingPlanOf } from '../../core/plan/of-records';
+import { footNameOn, sewingPlanOf, workRequestOf } from '../../core/plan/of-records';
+import { passesOf } from '../../core/plan/passes';
 import { alongBest } from '../../core/plan/ride';
 import { setUpOf } from '../../core/plan/set-up-of';
 import { clothDraft } from '../../contract/cloth';
@@ -111,6 +112,70 @@ export async function assemble(change: Change, draft: PlanDraft): Promise<Assemb
       foot: footNameOn(machine, foot),
     },
     ids: { clothId: edge.clothId, machineId: draft.machineId, footId: draft.footId },
+  };
+}
+
+/**
+ * A plan as {@link assemble} puts it together, or another pass of its work.
+ *
+ * @throws Impossible at a pass that the work has not, or that nothing in the kit sews
+ */
+export async function assembledFor(
+  change: Change,
+  draft: PlanDraft,
+  passId: string | null,
+): Promise<AssembledPlan> {
+  const line = await assemble(change, draft);
+  if (passId === null) return line;
+  const edge = draftOf(edgeDraft, await pointedAt(change, 'edges', draft.edgeId, 'edgeId'));
+  const machines = (await change.list('machines', {})).map((row) => ({
+    id: row.id,
+    ...draftOf(machineDraft, row),
+  }));
+  const feet = (await change.list('feet', {})).map((row) => ({
+    id: row.id,
+    ...draftOf(footDraft, row),
+  }));
+  const [machine] = machines;
+  const [foot] = feet;
+  const passes =
+    machine && foot
+      ? passesOf(
+          line.finish,
+          workRequestOf(
+            {
+              ...{ edge, plan: draft, machine, foot },
+              ...{ cloth: { properties: line.plan.cloth }, strip: null },
+            },
+            line.plan,
+            line.finish,
+          ),
+          { machines, feet },
+          finishById,
+        )
+      : [];
+  const pass = passes.find(({ id }) => id === passId);
+  const finish = pass && finishById(pass.finish);
+  if (!pass?.plan || !pass.machine || !pass.foot || !finish) {
+    const sewn = passes.filter(({ plan }) => plan !== null).map(({ id }) => id);
+    throw new Impossible([
+      refusal(
+        'pass',
+        'no-such-pass',
+        'This work has no pass “{pass}” that the kit can sew; it has {passes}.',
+        { pass: passId, passes: sewn.join(', ') || 'none besides its own line' },
+      ),
+    ]);
+  }
+  return {
+    finish,
+    plan: sewingPlan.parse(pass.plan),
+    names: { cloth: line.names.cloth, machine: pass.machine.name, foot: pass.foot.name },
+    ids: {
+      ...line.ids,
+      machineId: pass.machine.id,
+      footId: pass.foot.id === 'own' ? line.ids.footId : pass.foot.id,
+    },
   };
 }
 

@@ -16,8 +16,10 @@ describe.each(genericFeet)('$name', (foot) => {
   });
 
   test('each line is as long as what it measures', () => {
-    expect(long(of('slot, left end')!)).toBeCloseTo(-foot.specs.slotMm[0], 9);
-    expect(long(of('slot, right end')!)).toBeCloseTo(foot.specs.slotMm[1], 9);
+    const { slotMm, besideMm } = foot.specs;
+    const [opening, ends] = slotMm ? ['slot', slotMm] : ['foot', besideMm ?? [0, 0]];
+    expect(long(of(`${opening}, left end`)!)).toBeCloseTo(Math.abs(ends[0]), 9);
+    expect(long(of(`${opening}, right end`)!)).toBeCloseTo(Math.abs(ends[1]), 9);
     expect(long(of('guide')!)).toBeCloseTo(Math.abs(guideOf(foot)), 9);
     expect(long(of('sole width')!)).toBeCloseTo(foot.soleMm.widthMm, 9);
     expect(long(of('needle to toe')!)).toBeCloseTo(foot.soleMm.toeMm, 9);

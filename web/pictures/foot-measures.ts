@@ -1,4 +1,4 @@
-import type { DrawnFoot } from './foot-parts';
+import { soleSpan, type DrawnFoot } from './foot-parts';
 
 /** A measure one takes of a foot with a ruler: its letter on the drawing and where it lies. */
 export interface FootMeasure {
@@ -33,6 +33,7 @@ export function footMeasures(foot: DrawnFoot, guideMm: number): FootMeasure[] {
   const { specs, soleMm, channelMm, mouthMm } = foot;
   const [left, right] = specs.slotMm ?? specs.besideMm ?? [0, 0];
   const half = soleMm.widthMm / 2;
+  const [soleFrom, soleTo] = soleSpan(foot);
   const side = Math.max(half, -left) + outsideMm;
   const opening = specs.slotMm ? 'slot' : 'foot';
   const front = -soleMm.toeMm - outsideMm;
@@ -42,8 +43,8 @@ export function footMeasures(foot: DrawnFoot, guideMm: number): FootMeasure[] {
     { name: 'guide', from: [0, -soleMm.toeMm * 0.62], to: [guideMm, -soleMm.toeMm * 0.62] },
     {
       name: 'sole width',
-      from: [-half, soleMm.heelMm + outsideMm],
-      to: [half, soleMm.heelMm + outsideMm],
+      from: [soleFrom, soleMm.heelMm + outsideMm],
+      to: [soleTo, soleMm.heelMm + outsideMm],
     },
     { name: 'needle to toe', from: [-side, 0], to: [-side, -soleMm.toeMm] },
     { name: 'needle to heel', from: [-side, 0], to: [-side, soleMm.heelMm] },

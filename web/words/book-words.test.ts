@@ -134,7 +134,7 @@ describe('what else was set', () => {
     expect(said).toEqual([
       ['Differential feed', '1.23'],
       ['Cutting width', '6 mm'],
-      ['Loopers', 'meeting'],
+      ['Loopers', 'meeting on the edge'],
       ['gone', 'x'],
     ]);
   });

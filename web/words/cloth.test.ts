@@ -14,7 +14,8 @@ const cloth = (patch: Partial<MeasuredCloth>): MeasuredCloth => ({
 describe('what a test came to means', () => {
   test.each([
     ['weightGsm', { weightGsm: 50 }, /needle of 60, or 70/],
-    ['weightGsm', { weightGsm: 400 }, /needle of 100, or 110/],
+    ['weightGsm', { weightGsm: 400 }, /needle of 90, or 100/],
+    ['weightGsm', { weightGsm: 460 }, /needle of 100, or 110/],
     ['thicknessMm', { thicknessMm: 1 }, /0\.2 mm to 1\.5 mm/],
     ['stretchPercent', { stretchPercent: 14 }, /straight stitch holds/],
     ['stretchPercent', { stretchPercent: 15 }, /stitch that gives/],

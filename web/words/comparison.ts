@@ -4,6 +4,7 @@ import type { Guidance } from '../../core/kit/foot';
 import type { Lengths } from '../app/lengths';
 import { dialName } from './dials';
 import { symptomName } from './symptoms';
+import { codeInWords } from './value-codes';
 
 /** What is needed to name what moved. */
 export interface ComparisonWords {
@@ -34,7 +35,9 @@ export function movedInWords({ moved }: Pick<Comparison, 'moved'>, words: Compar
   return moved
     .map(({ dial, from, to }) => {
       const value = (it: number | string) =>
-        isDial(dial) && typeof it === 'number' ? words.lengths.fineNumber(it) : String(it);
+        isDial(dial) && typeof it === 'number'
+          ? words.lengths.fineNumber(it)
+          : codeInWords(dial, String(it));
       return `${movedName(dial, words)} ${value(from)} → ${value(to)}`;
     })
     .join(', ');

@@ -54,6 +54,12 @@ export function needleWords(code: string): string {
   return name ? `${size} ${name}` : code;
 }
 
+/** The code of a needle in words; what nobody knows stands as it is. */
+export function needleCode(words: string): string {
+  const known = Object.entries(needlePointNames).find(([, name]) => words.endsWith(` ${name}`));
+  return known ? `${Number.parseInt(words, 10)}-${known[0]}` : words;
+}
+
 export const threadUseNames: Readonly<Record<ThreadUse, string>> = {
   'all-purpose': 'all-purpose',
   fine: 'fine cloth',

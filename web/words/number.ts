@@ -17,3 +17,6 @@ export const capital = (word: string): string => word.charAt(0).toUpperCase() + 
 export function counted(n: number, one: string, many = `${one}s`): string {
   return `${n} ${n === 1 ? one : many}`;
 }
+
+/** A share as one says it: “8 %”, without its sign. */
+export const percent = (share: number): string => `${Math.round(Math.abs(share) * 1000) / 10} %`;

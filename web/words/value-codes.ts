@@ -1,4 +1,4 @@
-import { needleWords } from './kit';
+import { needleCode, needleWords } from './kit';
 
 /** Words for the codes that starting values are kept as, by the value's id. */
 const words: Readonly<Record<string, Readonly<Record<string, string>>>> = {
@@ -19,7 +19,11 @@ const words: Readonly<Record<string, Readonly<Record<string, string>>>> = {
     'two-less': 'two numbers less',
   },
   pressure: { normal: 'normal', less: 'a little less', more: 'a little more' },
-  loopers: { meeting: 'meeting on the edge', less: 'a little less', 'much-tighter': 'much tighter' },
+  loopers: {
+    meeting: 'meeting on the edge',
+    less: 'a little less',
+    'much-tighter': 'much tighter',
+  },
   'upper-looper': { looser: 'looser' },
   iron: { warm: 'warm', 'never-on-it': 'never on the thread' },
 };
@@ -40,4 +44,18 @@ export function codeInWords(id: string, code: string): string {
     return needleSets[needles] ? `${count}, ${needleSets[needles]}` : code;
   }
   return words[id]?.[code] ?? code;
+}
+
+/** The code that a value's words stand for, so that one who types them back has changed nothing. */
+export function codeOfWords(id: string, typed: string): string {
+  const known = words[id] ?? {};
+  const code = Object.keys(known).find((one) => known[one] === typed);
+  if (code !== undefined) return code;
+  if (id === 'needle') return needleCode(typed);
+  if (id === 'threads') {
+    const [count = '', needles = ''] = typed.split(', ');
+    const set = Object.keys(needleSets).find((one) => needleSets[one] === needles);
+    return set ? `${count}-${set}` : typed;
+  }
+  return typed;
 }

@@ -26,14 +26,17 @@ const isLooped = (at: Workplace) =>
 
 /** A place across the machine, in words with its number. */
 const asideOf = (mm: number, name: string) =>
-  Math.abs(mm) < 1e-6 ? 'in the centre' : `{${name}:fine} ${mm < 0 ? 'left' : 'right'} of the centre`;
+  Math.abs(mm) < 1e-6
+    ? 'in the centre'
+    : `{${name}:fine} ${mm < 0 ? 'left' : 'right'} of the centre`;
 
 /** The dials of a setting as one clause, with their numbers. */
 export function dialsClause(sewn: SewnWith): { readonly text: string; readonly values: Values } {
   const { settings, stitch, foot } = sewn;
   const { widthMm, lengthMm, needlePositionMm, guideMm } = settings;
   const width = swings(stitch) && widthMm > 0 ? 'width {widthMm:fine}, ' : '';
-  const guide = 'rangeMm' in foot.guide ? `, ${alongName(foot)} ${asideOf(guideMm, 'guideMm')}` : '';
+  const guide =
+    'rangeMm' in foot.guide ? `, ${alongName(foot)} ${asideOf(guideMm, 'guideMm')}` : '';
   return {
     text: `${stitchName(stitch.pattern)}, ${width}length {lengthMm:fine}, needle ${asideOf(needlePositionMm, 'needleMm')}${guide}`,
     values: {

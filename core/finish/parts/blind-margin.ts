@@ -75,6 +75,13 @@ function hiddenUpToMm(plan: SewingPlan): number {
   return plan.cloth.thicknessMm + plan.pickMm / 2;
 }
 
+/** Bite spacing by what one would rather have, mm: 2 and 3 long on a run of five. Starting guesses. */
+const spacingByAimMm = { hold: 12, even: 15, hide: 18 } as const;
+
+/** How far apart the bites are wanted: by what one said, else by what the faults weigh. */
+export const spacingOf = ({ aim, faultWeights }: SewingPlan): number =>
+  aim ? spacingByAimMm[aim] : biteSpacingMm(faultWeights);
+
 /** Bite spacing wanted: hidden 14 mm … sturdy 8 mm, by the fault weights. */
 export function biteSpacingMm({ below, above }: SewingPlan['faultWeights']): number {
   const hidden = above + below > 0 ? above / (above + below) : 0.5;
@@ -136,7 +143,7 @@ export const blindMargin: FinishMargin = {
   baseSpreadMm: guideSpread,
   startingLength(plan) {
     const { stitches } = repeatOf(plan.stitch);
-    const spacing = biteSpacingMm(plan.faultWeights);
+    const spacing = spacingOf(plan);
     return {
       value: spacing / stitches,
       because: [

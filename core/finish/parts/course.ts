@@ -49,7 +49,12 @@ function scrapSteps({ scrap, look, at }: Course, { edge }: WorkRequest): WorkSte
       { layers: scrap.layers },
       ['handwheel'],
     ),
-    once(1, 'look', 'hand', `Look at both faces of the scrap: ${look} Change one thing, and sew another.`),
+    once(
+      1,
+      'look',
+      'hand',
+      `Look at both faces of the scrap: ${look} Change one thing, and sew another.`,
+    ),
   ];
 }
 

@@ -122,7 +122,10 @@ export function presserLift({
     delicate ? delicateLiftMm : 0,
     'mm',
     delicate
-      ? said('lift', 'A little, so that the foot does not drag this cloth; too much and nothing feeds.')
+      ? said(
+          'lift',
+          'A little, so that the foot does not drag this cloth; too much and nothing feeds.',
+        )
       : said('lift', 'None: this cloth is fed best under the whole foot.'),
   );
 }

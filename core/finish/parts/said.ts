@@ -35,5 +35,4 @@ export function along(
 }
 
 /** The lockstitch machine with a foot. */
-export const home = (foot: FootKind) =>
-  ({ machine: 'lockstitch', foot }) as const;
+export const home = (foot: FootKind) => ({ machine: 'lockstitch', foot }) as const;

@@ -81,7 +81,10 @@ export function needle(
     'Needle',
     `${begun}-${needlePointFor(pieces)}`,
     '',
-    ...needleReasons({ weightGsm }, { size, alternative, begun, thickestMm, thread: topstitchingThread }),
+    ...needleReasons(
+      { weightGsm },
+      { size, alternative, begun, thickestMm, thread: topstitchingThread },
+    ),
   );
 }
 

@@ -7,8 +7,17 @@ import { along, once, step } from './said';
 /** Cutting, with what is added beyond the finished edge. */
 export function cut(allowanceMm: number): WorkStep {
   return allowanceMm > 0
-    ? along(0.6, 'cut', 'table', 'Measure and cut with {allowanceMm} beyond the finished edge.', { allowanceMm }, ['cutter'])
-    : along(0.6, 'cut', 'table', 'Measure and cut on the finished edge; nothing is added.', {}, ['cutter']);
+    ? along(
+        0.6,
+        'cut',
+        'table',
+        'Measure and cut with {allowanceMm} beyond the finished edge.',
+        { allowanceMm },
+        ['cutter'],
+      )
+    : along(0.6, 'cut', 'table', 'Measure and cut on the finished edge; nothing is added.', {}, [
+        'cutter',
+      ]);
 }
 
 /** Marking the folds, in press order. */
@@ -53,7 +62,11 @@ export function topstitch(
 const overlocker = { machine: 'overlocker', foot: null } as const;
 
 /** How the raw edge is finished: the way of the variant, or the person's. */
-export function rawEdgeWay({ cloth, wish, schools }: Pick<WorkRequest, 'cloth' | 'wish' | 'schools'>) {
+export function rawEdgeWay({
+  cloth,
+  wish,
+  schools,
+}: Pick<WorkRequest, 'cloth' | 'wish' | 'schools'>) {
   // A machine that sews only straight can line and pink an edge, and overcast none.
   const unasked = wish.variant === 'tacked' ? (cloth.fray === 0 ? 'left' : 'pinked') : 'overcast';
   const way = wish.variant === 'serged' ? 'serged' : (schools['raw-edge'] ?? unasked);
@@ -96,7 +109,10 @@ export function finishRawEdge(request: WorkRequest, what = 'the raw edge'): Work
       return once(0, 'raw-edge', 'table', `Leave ${what} as it is cut; this cloth does not fray.`);
     default: {
       const at = { machine: 'lockstitch', foot: 'overcasting' } as const;
-      if (!sewn) return step('raw-edge', at, `Overcast ${what} first, on a test of its own.`, {}, ['power-off']);
+      if (!sewn)
+        return step('raw-edge', at, `Overcast ${what} first, on a test of its own.`, {}, [
+          'power-off',
+        ]);
       const { text, values } = dialsClause(sewn);
       return step(
         'raw-edge',
@@ -113,7 +129,11 @@ export function finishRawEdge(request: WorkRequest, what = 'the raw edge'): Work
 export function fitCurve({ edge, cloth }: WorkRequest, depthMm: number): WorkStep[] {
   if (!edge.shape) return [];
   const { shape, lengthMm, minRadiusMm, turnDegrees = null, joined } = edge;
-  const fullness = fullnessOf({ shape, lengthMm, minRadiusMm, turnDegrees, joined }, depthMm, cloth);
+  const fullness = fullnessOf(
+    { shape, lengthMm, minRadiusMm, turnDegrees, joined },
+    depthMm,
+    cloth,
+  );
   if (fullness.kind === 'short') {
     return [
       along(
@@ -154,7 +174,10 @@ const stretchyPercent = 15;
 const lightGsm = 110;
 
 /** The pass that holds a raw edge before it is turned; none where shears do, or nothing is done. */
-export function rawEdgePass(request: WorkRequest, name = 'Raw edge, before it is turned'): PassWish[] {
+export function rawEdgePass(
+  request: WorkRequest,
+  name = 'Raw edge, before it is turned',
+): PassWish[] {
   const { cloth } = request;
   switch (rawEdgeWay(request)) {
     case 'serged':

@@ -19,7 +19,11 @@ const codes: Readonly<Record<string, Readonly<Record<string, string>>>> = {
     'two numbers less': 'two-less',
   },
   pressure: { 'a little less': 'less', 'a little more': 'more' },
-  loopers: { 'meeting on the edge': 'meeting', 'much tighter': 'much-tighter', 'a little less': 'less' },
+  loopers: {
+    'meeting on the edge': 'meeting',
+    'much tighter': 'much-tighter',
+    'a little less': 'less',
+  },
   threads: {
     '4, both needles': '4-both',
     '3, left needle': '3-left',

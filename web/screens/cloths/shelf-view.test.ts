@@ -8,7 +8,7 @@ const cloth = (patch: Partial<ClothRecord> & { gsm?: number; mm?: number }): Clo
   const { gsm = 200, mm = 0.4, ...rest } = patch;
   return {
     ...{ id: 'c', version: 1, createdAt: '2026-01-01', updatedAt: '', name: 'Cloth', note: '' },
-    ...{ weightClass: 'medium', like: null, fibre: null, face: null, nap: null },
+    ...{ weightClass: 'medium', like: null, fibre: null, colour: null, face: null, nap: null },
     ...{ shine: 'untested', pressNote: '', widthMm: null, lengthLeftMm: null, photoId: null },
     tests: { construction: 'woven' },
     properties: {

@@ -48,7 +48,13 @@ export interface Bench {
   readonly cloth: ClothRecord;
   readonly machine: MachineRecord;
   readonly foot: FootRecord;
-  /** Every scrap of this plan, oldest first. */
+  /** Which other pass of the work this is the bench of; null for the line itself. */
+  readonly pass: PlannedPass | null;
+  /** What a scrap that is being written down is kept under. */
+  readonly draftKey: string;
+  /** Every scrap of this plan, whatever pass it is of. */
+  readonly everyAttempt: readonly AttemptRecord[];
+  /** Every scrap of this pass, oldest first. */
   readonly attempts: readonly AttemptRecord[];
   /** Those that were sewn with the present set-up, and so teach something about it. */
   readonly pooled: readonly AttemptRecord[];
@@ -219,14 +225,22 @@ export function useEdgeBench(edgeId: string): BenchState {
   const work = useMemo((): WorkRequest | null => {
     if (!request || !finish || !plan) return null;
     const sewn =
-      set && dials && foot && !judgement?.blocked
-        ? sewnWith(finish, plan, set, dials, foot)
-        : null;
+      set && dials && foot && !judgement?.blocked ? sewnWith(finish, plan, set, dials, foot) : null;
     return { ...request, sewn, passes: Object.fromEntries(passes.map((pass) => [pass.id, pass])) };
   }, [request, finish, plan, set, dials, judgement, foot, passes]);
   const error =
     edge.error ?? plans.error ?? cloths.error ?? machines.error ?? feet.error ?? attempts.error;
-  if (!edge.data || !record || !cloth || !machine || !foot || !finish || !plan || !request || !work) {
+  if (
+    !edge.data ||
+    !record ||
+    !cloth ||
+    !machine ||
+    !foot ||
+    !finish ||
+    !plan ||
+    !request ||
+    !work
+  ) {
     return error ? { state: 'failed', error } : { state: 'loading' };
   }
   return {
@@ -237,7 +251,11 @@ export function useEdgeBench(edgeId: string): BenchState {
       proposed: stored?.finish === null,
       cloth,
       machine,
-      foot,
+      // Drawn and named as it is led.
+      foot: { ...foot, specs: plan.foot },
+      pass: null,
+      draftKey: record.id,
+      everyAttempt: attempts.data ?? [],
       attempts: own,
       pooled,
       finish,

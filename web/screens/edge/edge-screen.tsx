@@ -1,10 +1,11 @@
 import { Suspense, useEffect } from 'react';
 import { createPortal } from 'react-dom';
-import { Link, Navigate, useNavigate, useParams } from 'react-router';
+import { Link, Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import { useLengths } from '../../app/lengths-context';
 import { useRecord } from '../../app/records';
 import { LoadState } from '../../app/trouble';
 import { useEdgeBench, type Bench } from './bench';
+import { usePassBench } from './use-pass-bench';
 import { MarginPanel } from './margin-panel';
 import { ProposalLine } from './proposal-line';
 import { fetchStations, stations } from './stations';
@@ -42,7 +43,10 @@ function useEdgeKeys(edgeId: string) {
 /** Stations that show nothing but what a finish would be. */
 const shownOfAFinish = ['folds', 'setting', 'test'];
 
-function Stations({ bench, stationId }: { bench: Bench; stationId: string }) {
+function Stations({ bench: whole, stationId }: { bench: Bench; stationId: string }) {
+  const [params] = useSearchParams();
+  const ofPass = usePassBench(whole, stationId === 'test' ? params.get('pass') : null);
+  const bench = stationId === 'test' ? ofPass : whole;
   const project = useRecord('projects', bench.edge.projectId);
   const station = stations.find(({ id }) => id === stationId);
   useEdgeKeys(bench.edge.id);
@@ -72,7 +76,7 @@ function Stations({ bench, stationId }: { bench: Bench; stationId: string }) {
         edgeId={bench.edge.id}
         current={station.id}
         stations={stripOf(
-          stations.map(({ id, name, answer }) => ({ id, name, answer: answer(bench, lengths) })),
+          stations.map(({ id, name, answer }) => ({ id, name, answer: answer(whole, lengths) })),
         )}
       />
       <main

@@ -9,6 +9,7 @@ import { LengthField } from '../../controls/length-field';
 import { actionNames, originNames } from '../../words/facts';
 import type { Bench } from './bench';
 import { depthRefusal, setFold } from './fold-fields';
+import { StripChoice } from './strip-choice';
 
 /** What is added or cut off, the marks in press order, the lengths behind them, the print. */
 export function FoldsSlip({ bench }: { bench: Bench }) {
@@ -112,7 +113,8 @@ function Opening({ bench, folds }: { bench: Bench; folds: FoldPlan }) {
   const trimMm = -folds.allowanceMm;
   if (radians === 0 || trimMm <= 0) return null;
   const after = lengthAfterTrimmingMm(edge.lengthMm, trimMm, radians);
-  const passes = passesOverMm(after, plan.cloth.stretchPercent);
+  const stretch = Math.min(plan.cloth.stretchPercent, plan.strip?.stretchPercent ?? Infinity);
+  const passes = passesOverMm(after, stretch);
   const girth = edge.passesOverMm;
   const fits = girth !== null && passes > girth;
   return (
@@ -122,7 +124,8 @@ function Opening({ bench, folds }: { bench: Bench; folds: FoldPlan }) {
       {isClosed(edge) && radians > 0 && girth !== null && (
         <span className={`block font-bold ${fits ? 'text-moss' : 'text-madder'}`}>
           {fits ? '✓ ' : '✕ '}
-          With this cloth’s stretch of {Math.round(plan.cloth.stretchPercent)} %{' '}
+          With {plan.strip ? 'cloth and strip stretching' : 'this cloth’s stretch of'}{' '}
+          {Math.round(stretch)} %{' '}
           {fits
             ? `it passes over ${cloth(girth)}.`
             : `it opens to ${fine(passes)} only, and ${cloth(girth)} has to pass: leave a placket, or cut more off.`}
@@ -139,6 +142,7 @@ function Fields({ bench }: { bench: Bench }) {
   );
   return (
     <div className="grid gap-2 pt-3">
+      <StripChoice bench={bench} />
       {fields.map(([name, rule]) => {
         const field = name as FoldField;
         const optional = !rule.neededBy.includes(record.fold.variant);

@@ -20,7 +20,9 @@ export function InDrawer({ value: { id, value } }: { value: StartingValue }) {
       ? needles
           .filter(({ size, left }) => size === Number.parseInt(String(value), 10) && left > 0)
           .map(({ name, left }) => `${name}, ${left} left`)
-      : threads.filter(({ use }) => (usesFor[String(value)] ?? ['all-purpose']).includes(use)).map(({ name }) => name);
+      : threads
+          .filter(({ use }) => (usesFor[String(value)] ?? ['all-purpose']).includes(use))
+          .map(({ name }) => name);
   return there.length > 0 ? (
     <span className="block text-sm text-moss">✓ in the drawer: {there.join('; ')}</span>
   ) : (

@@ -23,11 +23,14 @@ interface KitChoiceProps {
   readonly machineId: string;
   /** Null on a machine whose own foot stays on. */
   readonly footId: string | null;
+  /** The reference one chose; null for the best, and which of them it is led along now. */
+  readonly reference: string | null;
+  readonly along: string | null;
 }
 
 /** The machine and the foot from the drawer. */
 function KitChoiceLines(props: KitChoiceProps) {
-  const { planId, finish, fold, machineId, footId } = props;
+  const { planId, finish, fold, machineId, footId, reference, along } = props;
   const machines = useList('machines').data ?? [];
   const feet = useList('feet').data ?? [];
   const machine = machines.find(({ id }) => id === machineId);
@@ -43,7 +46,7 @@ function KitChoiceLines(props: KitChoiceProps) {
       rule && takesField(rule, fold.variant) && stripMm !== (fold.statedStripMm ?? null)
         ? { fold: { ...fold, statedStripMm: stripMm } }
         : {};
-    replan(planId, { footId: id, ...strip });
+    replan(planId, { footId: id, reference: null, ...strip });
   };
   return (
     <div className="no-print grid gap-1 pt-1">
@@ -52,7 +55,7 @@ function KitChoiceLines(props: KitChoiceProps) {
         label="Machine"
         value={machineId}
         options={machines.map(({ id, name }) => ({ value: id, label: name }))}
-        onChange={(id) => replan(planId, { machineId: id })}
+        onChange={(id) => replan(planId, { machineId: id, reference: null })}
       />
       {footId !== null && (
         <SelectField
@@ -64,6 +67,21 @@ function KitChoiceLines(props: KitChoiceProps) {
             label: misfits.includes(foot) ? `${foot.name}: does not go on` : foot.name,
           }))}
           onChange={takeFoot}
+        />
+      )}
+      {footId !== null && along !== null && (
+        <SelectField
+          beside
+          label="Along"
+          value={reference ?? ''}
+          options={[
+            { value: '', label: reference === null ? `${along}, the best` : 'the best there is' },
+            ...(feet.find(({ id }) => id === footId)?.specs.references ?? []).map(({ name }) => ({
+              value: name,
+              label: name,
+            })),
+          ]}
+          onChange={(name) => replan(planId, { reference: name || null })}
         />
       )}
       {footId !== null && chosen && (
@@ -86,6 +104,8 @@ export const KitChoice = memo(
     one.finish === other.finish &&
     one.machineId === other.machineId &&
     one.footId === other.footId &&
+    one.reference === other.reference &&
+    one.along === other.along &&
     JSON.stringify(one.fold) === JSON.stringify(other.fold),
 );
 

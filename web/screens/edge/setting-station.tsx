@@ -25,6 +25,8 @@ import { finishName } from '../../words/finishes';
 import { counted, ofHundred } from '../../words/number';
 import type { Bench } from './bench';
 import { isLooped } from './looped';
+import { HoldOrHide } from './hold-or-hide';
+import { Passes } from './passes';
 import { PutIn } from './put-in';
 
 const starting = () => import('./starting-slip');
@@ -124,6 +126,8 @@ function Clearance({ mm }: { mm: number }) {
   return useLengths().fine(mm);
 }
 
+/** Before anything is solved. */
+const noDials = { widthMm: 0, lengthMm: 2, needlePositionMm: 0, guideMm: 0 };
 const dials: readonly DialName[] = ['width', 'length', 'needlePosition', 'guide'];
 
 /** The setting as one would write it on a card. */
@@ -183,11 +187,16 @@ function DialSlip({ bench, finishMargin }: { bench: Bench; finishMargin: FinishM
         fold={record.fold}
         machineId={machine.id}
         footId={looped ? null : foot.id}
+        reference={record.reference}
+        along={plan.foot.reference ?? null}
       />
       {/* Fetched once there is a setting to start from; what is set comes first. */}
       <Suspense>{settings && <WorkedPanel bench={bench} />}</Suspense>
       <p className="hidden text-sm print:block">
-        {machine.name}, {foot.name}; {bench.cloth.name}
+        {machine.name}, {foot.name}
+        {plan.foot.reference &&
+          `, ${finishMargin.references(plan, settings ?? solved ?? noDials)[0].name} along the ${plan.foot.reference}`}
+        ; {bench.cloth.name}
         {margin && judgement && (
           <b className="block">
             Margin {lengths.fine(-margin.fromMm)} left, {lengths.fine(margin.toMm)} right;{' '}
@@ -234,8 +243,16 @@ function DialSlip({ bench, finishMargin }: { bench: Bench; finishMargin: FinishM
           .needs(plan.fold.variant)
           .patterns.filter((pattern) => patternsOf(plan.machine).includes(pattern))}
       />
+      {!looped && (
+        <HoldOrHide
+          plan={record}
+          clothColour={bench.cloth.colour}
+          bites={finish.nature(plan.fold.variant).worked.includes('bites')}
+        />
+      )}
       {seam && <p className="pt-2 text-sm text-soft">Seam ISO 4916 {seam}</p>}
       {bench.folds && <PutIn finish={finish} request={bench.request} />}
+      <Passes edgeId={edge.id} passes={bench.passes} />
       <p className="pt-1 text-sm text-soft">
         {pooled.length > 0
           ? `Spread and offset are from your ${counted(pooled.length, 'scrap')} with this set-up${bench.learnedElsewhere ? ', and from other edges' : ''}.`

@@ -73,6 +73,8 @@ export function StartingSlip({ bench }: { bench: Bench }) {
         fold={record.fold}
         machineId={machine.id}
         footId={isLooped(bench.plan) ? null : foot.id}
+        reference={record.reference}
+        along={plan.foot.reference ?? null}
       />
       <p className="pt-1 text-sm text-soft">
         {finish.needs(plan.fold.variant).patterns.slice(0, 1).map(stitchLabel)}

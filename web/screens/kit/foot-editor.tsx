@@ -17,6 +17,7 @@ import { FootOutline } from '../../pictures/foot-outline';
 import { guidanceNames } from '../../../core/kit/along';
 import { footKindNames, shankNames } from '../../words/kit';
 import { FitList } from './foot-fits';
+import { References } from './references';
 
 type Specs = FootRecord['specs'];
 type Sole = FootRecord['soleMm'];
@@ -26,7 +27,8 @@ export function FootEditor({ foot }: { foot: FootRecord }) {
   const { specs, soleMm } = foot;
   const machines = useList('machines').data ?? [];
   const [lit, setLit] = useState<string | null>(null);
-  const [left, right] = specs.slotMm;
+  const beside = specs.slotMm === null;
+  const [left, right] = specs.slotMm ?? specs.besideMm ?? [-1, 1];
   const { guide } = specs;
   const guideMm = 'atMm' in guide ? guide.atMm : guide.rangeMm[0];
   const measures = footMeasures(foot, guideMm);
@@ -136,9 +138,27 @@ export function FootEditor({ foot }: { foot: FootRecord }) {
             is negative, right positive.
           </p>
           <div className="grid grid-cols-2 gap-3">
-            {spec('slot, left end', 'Slot, left end', left, (mm) => ({ slotMm: [mm, right] }))}
-            {spec('slot, right end', 'Slot, right end', right, (mm) => ({ slotMm: [left, mm] }))}
+            {beside
+              ? spec('foot, left end', 'Foot, left side', left, (mm) => ({ besideMm: [mm, right] }))
+              : spec('slot, left end', 'Slot, left end', left, (mm) => ({ slotMm: [mm, right] }))}
+            {beside
+              ? spec('foot, right end', 'Foot, right side', right, (mm) => ({
+                  besideMm: [left, mm],
+                }))
+              : spec('slot, right end', 'Slot, right end', right, (mm) => ({ slotMm: [left, mm] }))}
           </div>
+          <Choice
+            label="Where does the needle pass?"
+            value={beside ? 'beside' : 'slot'}
+            options={[
+              { value: 'slot', label: 'Through a slot' },
+              { value: 'beside', label: 'Beside the foot' },
+            ]}
+            onChange={(way) => {
+              if (way === 'beside' && !beside) set({ slotMm: null, besideMm: [-6, -1] });
+              if (way === 'slot' && beside) set({ slotMm: [-3, 3], besideMm: null });
+            }}
+          />
           <SelectField
             label={`${letterOf('guide')}  What the fold rides on`}
             value={specs.guidance}
@@ -176,6 +196,12 @@ export function FootEditor({ foot }: { foot: FootRecord }) {
               }))}
             </div>
           )}
+          <References
+            references={specs.references ?? []}
+            onChange={(references) =>
+              set({ references: references.length > 0 ? [...references] : null })
+            }
+          />
           <div className="grid grid-cols-3 gap-3">
             {sole('sole width', 'widthMm')}
             {sole('needle to toe', 'toeMm')}

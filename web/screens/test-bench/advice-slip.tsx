@@ -19,6 +19,7 @@ import { symptomName } from '../../words/symptoms';
 import type { Bench } from '../edge/bench';
 import { comparedWithBefore, comparisonWords } from './compare';
 import { Enough } from './enough';
+import { LooperAdvice } from './looper-advice';
 import { useAdvice } from './use-advice';
 
 /** More moves than this are no advice. */
@@ -210,6 +211,7 @@ export function AdviceSlip({ bench }: { bench: Bench }) {
             : 'No dial helps here: it is your hand that has to bring it back.'}
         </p>
       )}
+      <LooperAdvice bench={bench} />
       {shown[0] && <Move bench={bench} advice={shown[0]} first />}
       {shown.slice(1, mostMoves).map((advice) => (
         <Move
@@ -242,7 +244,7 @@ export function AdviceSlip({ bench }: { bench: Bench }) {
       )}
       <Usually />
       <div className="grow" />
-      {last && <Decide bench={bench} first={first} key={record.id} />}
+      {last && !bench.pass && <Decide bench={bench} first={first} key={record.id} />}
     </div>
   );
 }

@@ -18,6 +18,10 @@ export interface ScrapDraft {
   readonly also: number | null;
   /** Faults of checks that are counted only when one wants to; by their name. */
   readonly more: Readonly<Record<string, { readonly short: number; readonly over: number }>>;
+  /** A marked length before and after, and where the loopers lock; on a looped edge. */
+  readonly beforeMm: number | null;
+  readonly afterMm: number | null;
+  readonly lockMm: number | null;
   readonly symptoms: readonly SymptomId[];
   readonly verdict: Verdict | null;
   readonly photoId: string | null;
@@ -28,6 +32,9 @@ export interface ScrapDraft {
 
 /** What one counts on a hand's length of scrap. */
 const usualCount = 24;
+
+/** The length one marks on a looped edge before sewing, mm. */
+const usualMarkMm = 100;
 
 /** A version-4 UUID; `crypto.randomUUID` is missing where the page is not on the loopback name. */
 export function newId(): string {
@@ -47,6 +54,9 @@ const blank = (): ScrapDraft => ({
   over: 0,
   also: 0,
   more: {},
+  beforeMm: usualMarkMm,
+  afterMm: null,
+  lockMm: null,
   symptoms: [],
   verdict: null,
   photoId: null,
@@ -67,6 +77,7 @@ function isDraft(value: unknown): value is ScrapDraft {
     typeof draft.dialValues === 'object' &&
     draft.dialValues !== null &&
     [draft.n, draft.short, draft.over, draft.also].every(isCount) &&
+    [draft.beforeMm, draft.afterMm, draft.lockMm].every(isCount) &&
     typeof draft.more === 'object' &&
     draft.more !== null &&
     [draft.photoId, draft.sewnOn].every(isWord) &&

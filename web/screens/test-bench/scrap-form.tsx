@@ -11,7 +11,11 @@ import { Button } from '../../controls/button';
 import { DayField } from '../../controls/day-field';
 import { PhotoField } from '../../controls/photo-field';
 import { VerdictChoice } from '../../controls/verdict-choice';
+import { useLengths } from '../../app/lengths-context';
+import { issueInWords, refusalInWords } from '../../words/refusals';
 import type { Bench } from '../edge/bench';
+import { isLooped } from '../edge/looped';
+import { MeasuredFields, measuredOf } from './measured-fields';
 import { CountsFields, troubleOf } from './counts-fields';
 import { useScrapDraft } from './scrap-draft';
 import { setValuesOf } from './set-values';
@@ -20,11 +24,12 @@ import { situationOf } from './situation';
 
 /** What a scrap shows: counted along it, seen on it, with the setting it was sewn at. */
 export function ScrapForm({ bench }: { bench: Bench }) {
-  const { margin, record, set, attempts } = bench;
+  const { margin, record, set, plan } = bench;
+  const lengths = useLengths();
   const create = useCreate('attempts');
-  const { draft, set: setDraft, clear } = useScrapDraft(record.id);
+  const { draft, set: setDraft, clear } = useScrapDraft(bench.draftKey);
   const [tried, setTried] = useState(false);
-  const number = Math.max(0, ...attempts.map((attempt) => attempt.number)) + 1;
+  const number = Math.max(0, ...bench.everyAttempt.map((attempt) => attempt.number)) + 1;
   if (margin && (!bench.dials || !set))
     return <p className="p-4 text-soft">Needs a setting first; see the margin below.</p>;
   const sewn = margin ? (draft.settings ?? bench.dials) : null;
@@ -35,8 +40,13 @@ export function ScrapForm({ bench }: { bench: Bench }) {
   // What was picked under another finish means nothing under this one.
   const possible = symptomsOf(situationOf(bench)).map(({ id }) => id);
   const symptoms = draft.symptoms.filter((id) => possible.includes(id));
+  const looped = isLooped(plan);
   const sawSomething =
-    symptoms.length > 0 || draft.verdict !== null || draft.photoId !== null || draft.note !== '';
+    (looped && measuredOf(draft) !== null) ||
+    symptoms.length > 0 ||
+    draft.verdict !== null ||
+    draft.photoId !== null ||
+    draft.note !== '';
   const trouble = margin && counted ? troubleOf(draft, margin.words, other) : null;
   // One may look and not count: then the number sewn is left empty.
   const onlyLooked = draft.n === null && sawSomething;
@@ -65,6 +75,8 @@ export function ScrapForm({ bench }: { bench: Bench }) {
       settings: sewn,
       dialValues: Object.fromEntries(setValuesOf(bench, draft).map(({ id, now }) => [id, now])),
       counts,
+      measured: looped ? measuredOf(draft) : null,
+      pass: bench.pass?.id ?? null,
       symptoms: [...symptoms],
       verdict: draft.verdict,
       photoId: draft.photoId,
@@ -79,7 +91,10 @@ export function ScrapForm({ bench }: { bench: Bench }) {
     notify({ kind: 'info', text: `Scrap ${number} is in the book.` });
   };
   const issues = create.error instanceof ApiError ? create.error.issues : [];
-  const at = (path: string) => issues.find((issue) => issue.path === path)?.message;
+  const at = (path: string) => {
+    const issue = issues.find((one) => one.path === path);
+    return issue && issueInWords(issue, lengths);
+  };
 
   return (
     <form
@@ -91,6 +106,11 @@ export function ScrapForm({ bench }: { bench: Bench }) {
       }}
     >
       <h2 className="text-xl">Scrap {number}: what it shows</h2>
+      {bench.pass && (
+        <p className="text-sm text-soft">
+          of another pass: <b className="text-graphite">{bench.pass.name}</b>
+        </p>
+      )}
       {margin && counted && (
         <CountsFields
           words={margin.words}
@@ -102,6 +122,7 @@ export function ScrapForm({ bench }: { bench: Bench }) {
           set={setDraft}
         />
       )}
+      {looped && <MeasuredFields draft={draft} set={setDraft} issues={issues} />}
       <VerdictChoice value={draft.verdict} onChange={(verdict) => setDraft({ verdict })} />
       <SewnAt bench={bench} sewn={sewn} />
       <label className="flex items-center gap-2 py-1">
@@ -149,7 +170,7 @@ export function ScrapForm({ bench }: { bench: Bench }) {
       {create.error && (
         <p role="alert" className="font-bold text-madder">
           {create.error instanceof ApiError
-            ? create.error.message
+            ? refusalInWords(create.error, lengths)
             : 'The server does not answer. Your counts are kept here; record them again when it is back.'}
         </p>
       )}

@@ -5,6 +5,7 @@ import { LengthField } from '../../controls/length-field';
 import { NumberField } from '../../controls/number-field';
 import { TextField } from '../../controls/text-field';
 import { dialName } from '../../words/dials';
+import { codeInWords, codeOfWords } from '../../words/value-codes';
 import type { Bench } from '../edge/bench';
 import { isLooped } from '../edge/looped';
 import { useScrapDraft } from './scrap-draft';
@@ -33,7 +34,7 @@ function Stands({ name, now, before }: { name: string; now: string; before: stri
 export function SewnAt({ bench, sewn }: { bench: Bench; sewn: DialSettings | null }) {
   const { plan, attempts } = bench;
   const lengths = useLengths();
-  const { draft, set } = useScrapDraft(bench.record.id);
+  const { draft, set } = useScrapDraft(bench.draftKey);
   const before = attempts.at(-1)?.settings ?? null;
   const values = setValuesOf(bench, draft);
   const shown = sewn
@@ -65,8 +66,8 @@ export function SewnAt({ bench, sewn }: { bench: Bench; sewn: DialSettings | nul
           <Stands
             key={value.id}
             name={value.name.toLowerCase()}
-            now={String(value.now)}
-            before={String(value.before)}
+            now={codeInWords(value.id, String(value.now))}
+            before={codeInWords(value.id, String(value.before))}
           />
         ))}
         <span className="text-sm text-soft">
@@ -104,7 +105,12 @@ export function SewnAt({ bench, sewn }: { bench: Bench; sewn: DialSettings | nul
           if (typeof now !== 'number') {
             return (
               <div key={id} className="col-span-2">
-                <TextField label={name} value={now} most={200} onCommit={commit} />
+                <TextField
+                  label={name}
+                  value={codeInWords(id, now)}
+                  most={200}
+                  onCommit={(typed) => commit(codeOfWords(id, typed))}
+                />
               </div>
             );
           }

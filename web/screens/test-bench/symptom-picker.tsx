@@ -7,7 +7,7 @@ import { situationOf } from './situation';
 
 /** What else can go wrong here, each as a small picture; what is picked goes with the scrap. */
 export function SymptomPicker({ bench }: { bench: Bench }) {
-  const { draft, set } = useScrapDraft(bench.record.id);
+  const { draft, set } = useScrapDraft(bench.draftKey);
   const possible = symptomsOf(situationOf(bench));
   if (possible.length === 0) return null;
   const toggle = (id: SymptomId) =>

@@ -24,7 +24,13 @@ export function TestTable({ bench }: { bench: Bench }) {
   return (
     <Tabs.Root
       value={params.get('view') ?? 'scrap'}
-      onValueChange={(view) => setParams(view === 'scrap' ? {} : { view }, { replace: true })}
+      onValueChange={(view) => {
+        const pass = params.get('pass');
+        setParams(
+          { ...(view === 'scrap' ? {} : { view }), ...(pass ? { pass } : {}) },
+          { replace: true },
+        );
+      }}
       className="flex h-full flex-col"
     >
       <Tabs.List aria-label="Test bench" className="flex shrink-0 border-b border-line px-2">
@@ -34,7 +40,7 @@ export function TestTable({ bench }: { bench: Bench }) {
         <Tabs.Trigger value="beside" className={tab}>
           Side by side
         </Tabs.Trigger>
-        {bench.margin && (
+        {bench.margin && !bench.pass && (
           <Tabs.Trigger value="ladder" className={tab}>
             Test ladder
           </Tabs.Trigger>
@@ -61,11 +67,11 @@ export function TestTable({ bench }: { bench: Bench }) {
 function NextScrap({ bench }: { bench: Bench }) {
   return (
     <div className="grid grid-cols-1 xl:h-full xl:grid-cols-[22rem_minmax(0,1fr)]">
-      <ScrapForm key={bench.record.id} bench={bench} />
+      <ScrapForm key={bench.draftKey} bench={bench} />
       <div className="min-h-0 border-line xl:overflow-y-auto xl:border-l">
         {!bench.margin && bench.attempts.length === 0 && <HowItShouldLie bench={bench} />}
         {(bench.margin || bench.attempts.length > 0) && <ScrapList bench={bench} />}
-        <SymptomPicker key={bench.record.id} bench={bench} />
+        <SymptomPicker key={bench.draftKey} bench={bench} />
       </div>
     </div>
   );
@@ -95,10 +101,11 @@ function HowItShouldLie({ bench }: { bench: Bench }) {
 
 /** What the scraps say, and the one next move. */
 export function TestSlip({ bench }: { bench: Bench }) {
-  const { draft } = useScrapDraft(bench.record.id);
+  const { draft } = useScrapDraft(bench.draftKey);
   const { attempts, lesson } = bench;
   const words = bench.margin?.words;
-  if (lesson || draft.symptoms.length > 0 || (!words && attempts.length > 0)) {
+  const measured = attempts.some((one) => one.measured !== null);
+  if (lesson || measured || draft.symptoms.length > 0 || (!words && attempts.length > 0)) {
     return <AdviceSlip bench={bench} />;
   }
   if (!words && !isSewn(bench)) {

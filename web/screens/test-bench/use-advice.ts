@@ -15,7 +15,7 @@ export interface AdviceNow extends RankedAdvice {
  * hand, or was seen on the last one.
  */
 export function useAdvice(bench: Bench): AdviceNow {
-  const { draft } = useScrapDraft(bench.record.id);
+  const { draft } = useScrapDraft(bench.draftKey);
   const { lesson, finish } = bench;
   const last = bench.attempts.at(-1);
   const situation = useMemo(() => situationOf(bench), [bench]);

@@ -1,0 +1,14 @@
+import { differenceCiede2000 } from 'culori';
+
+const difference = differenceCiede2000();
+
+/**
+ * How far two colours differ as they are seen, by CIEDE2000: about 1 is just told apart, 50 is
+ * another colour altogether.
+ *
+ * @param one, other as `#rrggbb`
+ * @example colourDifference('#000000', '#000000') // 0
+ */
+export function colourDifference(one: string, other: string): number {
+  return difference(one, other);
+}

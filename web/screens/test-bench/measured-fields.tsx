@@ -1,0 +1,71 @@
+import type { AttemptDraft } from '../../../contract/records';
+import type { Issue } from '../../../core/impossible';
+import { useLengths } from '../../app/lengths-context';
+import { LengthField } from '../../controls/length-field';
+import { issueInWords } from '../../words/refusals';
+import type { ScrapDraft } from './scrap-draft';
+
+type Measured = AttemptDraft['measured'];
+
+/** What was measured on a looped edge; null where the length after was left out. */
+export function measuredOf({ beforeMm, afterMm, lockMm }: ScrapDraft): Measured {
+  return beforeMm === null || afterMm === null ? null : { beforeMm, afterMm, lockMm };
+}
+
+interface MeasuredFieldsProps {
+  readonly draft: ScrapDraft;
+  set(patch: Partial<ScrapDraft>): void;
+  readonly issues: readonly Issue[];
+}
+
+/** A looped edge is measured, not guessed at: a marked length, and where the threads lock. */
+export function MeasuredFields({ draft, set, issues }: MeasuredFieldsProps) {
+  const lengths = useLengths();
+  const wrong = issues.filter(({ path }) => /^measured|^dialValues/.test(path));
+  return (
+    <section aria-label="Measured" className="border-b border-line py-1.5">
+      <b>Measure it</b>
+      <p className="text-sm text-soft">
+        Two marks before sewing, a hand’s length apart; lay the scrap down without pulling and
+        measure again.
+      </p>
+      <div className="grid grid-cols-2 gap-2 pt-1">
+        <LengthField
+          label="Between the marks, before"
+          value={draft.beforeMm}
+          optional
+          refuse={(mm) =>
+            mm >= 20 && mm <= 5000 ? null : `From ${lengths.cloth(20)} to ${lengths.cloth(5000)}.`
+          }
+          onCommit={(beforeMm) => set({ beforeMm })}
+        />
+        <LengthField
+          label="after sewing"
+          value={draft.afterMm}
+          optional
+          placeholder="not measured"
+          refuse={(mm) =>
+            mm >= 5 && mm <= 10_000 ? null : `From ${lengths.cloth(5)} to ${lengths.cloth(10_000)}.`
+          }
+          onCommit={(afterMm) => set({ afterMm })}
+        />
+        <div className="col-span-2">
+          <LengthField
+            fine
+            label="Looper threads lock, from the edge: + on top, − underneath, 0 on it"
+            value={draft.lockMm}
+            optional
+            placeholder="not looked at"
+            refuse={(mm) => (mm >= -10 && mm <= 10 ? null : 'Within a finger’s width of the edge.')}
+            onCommit={(lockMm) => set({ lockMm })}
+          />
+        </div>
+      </div>
+      {wrong.map((issue) => (
+        <p key={issue.path} role="alert" className="text-sm font-bold text-madder">
+          {issueInWords(issue, lengths)}
+        </p>
+      ))}
+    </section>
+  );
+}

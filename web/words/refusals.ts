@@ -1,0 +1,18 @@
+import type { Issue } from '../../core/impossible';
+import { Impossible } from '../../core/impossible';
+import { ApiError } from '../app/api';
+import type { Lengths } from '../app/lengths';
+import { capital } from './number';
+import { fill } from './fill';
+
+/** An issue in the person's own unit, where it came as a fact; else as it was written. */
+export function issueInWords({ text, values, message }: Issue, lengths: Lengths): string {
+  return text === undefined ? message : capital(fill(text, values ?? {}, lengths));
+}
+
+/** Why something was refused, whoever refused it, in the person's own unit. */
+export function refusalInWords(error: unknown, lengths: Lengths): string {
+  const [issue] = error instanceof ApiError || error instanceof Impossible ? error.issues : [];
+  if (issue?.text !== undefined) return issueInWords(issue, lengths);
+  return error instanceof Error ? error.message : String(error);
+}
