@@ -72,8 +72,8 @@ describe('edges', () => {
       const before = await get('edges');
       const { body } = await make(patch).expect(400);
       expect(body.error.issues).toContainEqual(
-      expect.objectContaining({ path, message: expect.stringMatching(words) }),
-    );
+        expect.objectContaining({ path, message: expect.stringMatching(words) }),
+      );
       expect(await get('edges')).toEqual(before);
     });
 

@@ -1,4 +1,5 @@
 import { assumedStrip } from '../cloth/usual-strip';
+import { ridingRadiusMm } from '../edge/curve';
 import { isClosed } from '../edge/shape';
 import type { OldHemSewing } from '../edge/state';
 import type { Finish } from '../finish/finish';
@@ -166,7 +167,7 @@ function considerWay(
     cloth,
     edge: {
       lengthMm: edge.lengthMm,
-      minRadiusMm: edge.minRadiusMm,
+      minRadiusMm: ridingRadiusMm(edge),
       closed: isClosed(edge),
       cornered: edge.shape === 'cornered',
       thickestTimes: times,
@@ -210,7 +211,7 @@ function considerWay(
     serves,
     raw,
     weighFray(cloth, nature),
-    weighStretch(cloth, stitch),
+    weighStretch(cloth, stitch, nature),
     weighGive(cloth, nature),
     weighStripStretch(cloth, nature),
     weighCurve(edge, nature, folds.finishedDepthMm),

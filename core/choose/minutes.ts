@@ -54,8 +54,7 @@ export function minutesOf(steps: readonly WorkStep[], edge: TimedEdge): Minutes 
     .filter(({ onceMinutes }) => onceMinutes === null)
     .reduce(
       (sum, { at, perMetreMinutes }) =>
-        sum +
-        (perMetreMinutes ?? (typeof at === 'string' ? perMetre[at] : perMetreAt[at.machine])),
+        sum + (perMetreMinutes ?? (typeof at === 'string' ? perMetre[at] : perMetreAt[at.machine])),
       0,
     );
   const onceMinutes =

@@ -1,4 +1,5 @@
 import type { Finish } from '../finish/finish';
+import { ridingRadiusMm } from '../edge/curve';
 import type { FoldWish } from '../finish/fold-request';
 import type { SewingPlan } from '../finish/sewing-plan';
 import { Impossible } from '../impossible';
@@ -119,7 +120,11 @@ export function reachOn(
   for (const { foot, place, ride } of rides) {
     const plan: SewingPlan = {
       cloth,
-      edge: { lengthMm: edge.lengthMm, minRadiusMm: edge.minRadiusMm, purpose: purposeOf(edge) },
+      edge: {
+        lengthMm: edge.lengthMm,
+        minRadiusMm: ridingRadiusMm(edge),
+        purpose: purposeOf(edge),
+      },
       fold: wish,
       machine: coarse(machine),
       foot: { ...ride, guide: coarseGuide(ride.guide) },

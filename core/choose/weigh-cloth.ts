@@ -39,9 +39,18 @@ export function weighFray({ fray }: Cloth, { holdsFray: holds, shutsIn }: Nature
   );
 }
 
-/** Whether the stitch follows the cloth: it is the stitch that gives, not the finish. */
-export function weighStretch({ stretchPercent }: Cloth, stitch: Stitch | null): Weighed {
-  if (stretchPercent < stretchyPercent || !stitch) return noMatter;
+/**
+ * Whether the stitch follows the cloth: it is the stitch that gives, not the finish. A firm strip
+ * round the edge gives before the stitch does, and is weighed for itself.
+ */
+export function weighStretch(
+  { stretchPercent }: Cloth,
+  stitch: Stitch | null,
+  { stripGivesPercent }: Pick<Nature, 'stripGivesPercent'>,
+): Weighed {
+  if (stretchPercent < stretchyPercent || !stitch || stripGivesPercent !== undefined) {
+    return noMatter;
+  }
   const gives = givesPercent(stitch);
   const values = { stretchPercent, givesPercent: gives };
   if (stretchPercent > gives) {
@@ -137,7 +146,7 @@ export function weighStripStretch({ stretchPercent }: Cloth, nature: Nature): We
     -Math.min(35, 10 + (stretchPercent - gives) * 0.6),
     fact(
       'strip-stretch',
-      'The strip stretches about {gives} % and the cloth {stretchPercent} %: it takes the stretch out of the edge.',
+      'The strip stretches about {gives} % and the cloth {stretchPercent} %: it costs the edge its stretch, and the check of the opening says whether that matters.',
       { gives, stretchPercent },
     ),
   );

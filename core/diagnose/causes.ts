@@ -56,7 +56,7 @@ export const causeTable: Readonly<Record<SymptomId, readonly Cause[]>> = {
     cause('fold', 'less', 0.6, 'The edge inside is too thick.', 'Flat instead of turned in: one layer less.', thick),
   ],
   'hem-tight': [
-    cause('fold', 'other', 1, 'The leg tapers: the turned-up part is narrower than where it lands.', 'Let the seam allowance out above the fold.'),
+    cause('fold', 'other', 1, 'The leg tapers: the turned-up part is narrower than where it lands.', 'Let the seams out below the hemline, towards the raw edge, and take a little in where it lands.'),
     cause('fold', 'less', 0.6, 'A deep hem reaches where the leg is wider.', 'Shallower lies easier.'),
     cause('length', 'more', 0.3, 'Short stitches do not give.', 'The edge gives a little more.', stretchy),
   ],
@@ -87,7 +87,7 @@ export const causeTable: Readonly<Record<SymptomId, readonly Cause[]>> = {
     cause('looperTension', 'less', 1, 'A tight looper draws the edge in.', 'The edge lies flatter.', hasLoopers),
     cause('width', 'less', 0.9, 'A wide swing folds thin cloth.', 'Less cloth to draw in.', lock),
     cause('guide', 'right', 0.6, 'The swing hangs too far over the edge.', 'The bar holds the edge open.', lock),
-    cause('cuttingWidth', 'more', 0.7, 'There is too little cloth inside the loops.', 'Cloth fills the stitch.', hasLoopers),
+    cause('cuttingWidth', 'less', 0.7, 'There is more cloth inside the loops than they hold.', 'The edge fills the stitch and lies flat.', hasLoopers),
     cause('pressure', 'more', 0.4, 'The foot does not hold the edge flat.', 'The edge lies flat before the needle.'),
   ],
   'edge-waves': [
@@ -120,7 +120,7 @@ export const causeTable: Readonly<Record<SymptomId, readonly Cause[]>> = {
     cause('iron', 'other', 0.4, 'A limp strip folds where it likes.', 'Starched and pressed, it follows.', slides),
   ],
   'binding-wanders': [
-    cause('hand', 'other', 1, 'The curve was pulled straight.', 'Let the edge come to the mouth curved; stop and turn often.'),
+    cause('hand', 'other', 1, 'The curve was pulled straight.', 'Let the edge come curved to the needle; stop and turn often.'),
     cause('length', 'less', 0.5, 'Long stitches cut the corner.', 'The stitch follows the curve.'),
     cause('fold', 'other', 0.7, 'The strip was not cut on the bias.', 'Bias goes round, straight grain does not.'),
   ],

@@ -1,6 +1,7 @@
 import { Impossible } from '../impossible';
 import { causeTable, weightOf, type Cause } from './causes';
 import { dialsOf, stepMmOf, type DialId, type Direction } from './move';
+import { lopsided } from '../stitch/repeat';
 import type { Situation } from './situation';
 import { symptoms, type SymptomId } from './symptom';
 
@@ -30,7 +31,8 @@ const sided: readonly DialId[] = ['guide', 'needlePosition'];
 
 /** The way a dial goes here: the table is written for a stitch whose bite or run swings as usual. */
 function directionOf({ dial, direction }: Cause, { stitch }: Situation): Direction {
-  if (!stitch.mirror || !sided.includes(dial)) return direction;
+  // The mirror image of a stitch that is alike on both sides is the same stitch.
+  if (!stitch.mirror || !lopsided(stitch) || !sided.includes(dial)) return direction;
   if (direction === 'left') return 'right';
   return direction === 'right' ? 'left' : direction;
 }

@@ -19,6 +19,15 @@ export function outwardRadiusMm(edge: CurvedEdge): number | null {
   return tighter(edge.minRadiusMm, turn < 0 ? edge.lengthMm / -turn : null);
 }
 
+/**
+ * The radius that the sums go by: the one that was measured, and for a circle of which nobody
+ * measured one its own, ℓ/(2πf). Source: docs/formulas.md, “Shapes”.
+ */
+export function ridingRadiusMm(edge: CurvedEdge): number | null {
+  if (edge.minRadiusMm !== null || edge.shape !== 'circle') return edge.minRadiusMm;
+  return tightestRadiusMm(edge);
+}
+
 /** The tightest curve of an edge, whichever way it turns; null for a straight one. */
 export function tightestRadiusMm(edge: CurvedEdge): number | null {
   const turn = Math.abs(turnRadians(edge));

@@ -24,7 +24,8 @@ const wholeTurn = 360;
 
 /** How an edge of a shape usually lies when somebody comes to finish it. */
 export function usuallyJoined({ shape, turnDegrees }: Omit<ShapedEdge, 'joined'>): Joining {
-  if (shape === 'tube' || shape === 'circle') return 'round';
+  // What has corners mostly has them all round: a blanket, a napkin, a scarf.
+  if (shape === 'tube' || shape === 'circle' || shape === 'cornered') return 'round';
   return shape === 'inside-curve' && (turnDegrees ?? wholeTurn) >= wholeTurn ? 'round' : 'flat';
 }
 
@@ -40,7 +41,7 @@ export function isClosed(edge: ShapedEdge): boolean {
 export function turnRadians({ shape, turnDegrees }: ShapedEdge): number {
   const radians = (degrees: number) => (Math.min(degrees, wholeTurn) * Math.PI) / 180;
   if (shape === 'inside-curve') return radians(turnDegrees ?? wholeTurn);
-  if (shape === 'circle') return -radians(wholeTurn);
+  if (shape === 'circle') return -radians(turnDegrees ?? wholeTurn);
   return shape === 'outside-curve' ? -radians(turnDegrees ?? 0) + 0 : 0;
 }
 

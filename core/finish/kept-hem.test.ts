@@ -1,10 +1,13 @@
 import { foldPlanOf } from '../plan/fold-plan';
 import { stepsOf } from '../plan/work';
+import { workedOut } from '../plan/worked.fixture';
 import { placeOf } from '../fold/layer';
 import { keptHem } from './kept-hem';
 import { foldsOf, workOn } from './wishes.fixture';
 
-test('the tuck fold is half of what is taken off, from the old stitching', () => {
+const withSetting = workedOut(keptHem, 'seams')!.work.sewn!;
+
+test('the tuck fold is half of what is taken off, from the line that is sewn', () => {
   const plan = foldsOf(keptHem, { variant: 'seams', shortenMm: 24 });
   expect(plan.allowanceMm).toBe(0);
   expect(plan.marks).toEqual([
@@ -40,4 +43,24 @@ test('less than a tuck can hold is refused with both numbers', () => {
   expect(() => foldPlanOf(keptHem, { wish, cloth: { thicknessMm: 0.8 } })).toThrow(
     'Shortening by 4 mm makes a tuck of 2 mm, and a tuck holds from 3 mm; shorten by 6 mm or more.',
   );
+});
+
+test('what is asked is what is lost, wherever in the ditch the needle falls', () => {
+  for (const ditch of [0.1, 0.65, 1.2]) {
+    const request = { ...workOn(keptHem, 'seams'), wish: { variant: 'seams', shortenMm: 50.8 } };
+    const plan = foldPlanOf(keptHem, {
+      wish: request.wish,
+      cloth: request.cloth,
+      sewn: { ditch },
+    });
+    expect(plan.shortensMm).toBeCloseTo(50.8, 9);
+    expect(plan.marks[0]).toMatchObject({ atMm: 25.4, from: 'seam-line' });
+    // The mark lies as much further from the ridge as the line does.
+    const mark = stepsOf(keptHem, {
+      ...request,
+      sewn: { ...withSetting, checks: { ditch } },
+    }).find(({ id }) => id === 'mark');
+    expect(mark?.values).toMatchObject({ tuckMm: 25.4, ditchMm: ditch, shortensMm: 50.8 });
+    expect(mark?.values['fromRidgeMm']).toBeCloseTo(25.4 + ditch, 9);
+  }
 });

@@ -92,7 +92,8 @@ function folds({ wish, cloth: { thicknessMm }, sewn }: FoldRequest): FoldPlan {
 }
 
 const holding: Readonly<Record<string, WorkStep>> = {
-  seams: step(
+  seams: once(
+    3,
     'hold',
     'hand',
     'Press the tuck up and catch it at the side seams only, with a few stitches in the seam allowance.',

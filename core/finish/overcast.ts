@@ -78,7 +78,10 @@ function steps(request: WorkRequest): WorkStep[] {
   const trims = wish.variant === 'zigzag-trim';
   const after = schools['overcast-when'] === 'after' && !joins;
   const overMm = sewn?.checks['overhang'];
+  // Where the straight line of a joining stitch falls, from the edges that ride the bar.
+  const seamMm = sewn?.checks['grip'] ?? allowanceMm;
   const values = {
+    seamMm,
     allowanceMm,
     overMm: Math.abs(overMm ?? 0),
     insideMm: overMm === undefined ? allowanceMm : -overMm,
@@ -95,9 +98,18 @@ function steps(request: WorkRequest): WorkStep[] {
     footName: wish.variant === 'zigzag' ? 'zigzag foot' : 'overcasting foot',
     measure: [
       joins
-        ? along(0.4, 'cut', 'table', 'Check that both edges have {allowanceMm} of allowance.', {
-            allowanceMm,
-          })
+        ? along(
+            0.6,
+            'cut',
+            'table',
+            seamMm < allowanceMm - 0.05
+              ? 'This stitch puts its seam {seamMm:fine} from the edges: trim {trimMm:fine} off both allowances of {allowanceMm}.'
+              : seamMm > allowanceMm + 0.05
+                ? 'This stitch puts its seam {seamMm:fine} from the edges, and the allowances are {allowanceMm}: the piece gets narrower by the difference, or take a narrower stitch.'
+                : 'Check that both edges have {allowanceMm} of allowance.',
+            { seamMm, allowanceMm, trimMm: Math.max(0, allowanceMm - seamMm) },
+            ['cutter'],
+          )
         : along(0.4, 'cut', 'table', 'Cut the edge clean, without a loose thread.', {}, ['cutter']),
     ],
     prepare: after
@@ -121,7 +133,7 @@ function steps(request: WorkRequest): WorkStep[] {
         trims
           ? `Zigzag with the outer swing {insideMm:fine} inside the raw edge: ${led}.`
           : joins
-            ? `Sew with ${led}, ${swing}; the straight line of the stitch is the seam, {allowanceMm} in.`
+            ? `Sew with ${led}, ${swing}; the straight line of the stitch is the seam, {seamMm:fine} in.`
             : `Sew with ${led}, ${swing}.`,
         values,
         ['needle'],

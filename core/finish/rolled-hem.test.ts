@@ -16,8 +16,7 @@ test('the three ways to start are three different steps', () => {
     (way) =>
       stepsOf(rolledHem, workOn(rolledHem, 'straight', { way })).find(
         ({ id }) => id === 'roll-start',
-      )
-        ?.text,
+      )?.text,
   );
   expect(new Set(starts).size).toBe(3);
 });

@@ -154,7 +154,9 @@ function imitationSteps(request: WorkRequest): WorkStep[] {
         at,
         overMm === undefined
           ? 'Zigzag closely over the fold, the outer swing just off it.'
-          : `Zigzag closely over the fold, the outer swing {overMm:fine} ${overMm < 0 ? 'short of' : 'off'} it: ${ridesClause(request)}.`,
+          : Math.abs(overMm) < 0.05
+            ? `Zigzag closely over the fold, the outer swing just on its edge: ${ridesClause(request)}.`
+            : `Zigzag closely over the fold, the outer swing {overMm:fine} ${overMm < 0 ? 'short of' : 'off'} it: ${ridesClause(request)}.`,
         { overMm: Math.abs(overMm ?? 0) },
         ['needle'],
       ),

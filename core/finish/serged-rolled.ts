@@ -94,7 +94,7 @@ function steps(request: WorkRequest): WorkStep[] {
         2,
         'ends',
         'hand',
-        'Thread the chain back into the roll, or seal it with a drop of fray check and cut it close.',
+        'Thread the chain back into the roll, or seal it with a drop of textile glue and cut it close.',
       ),
     ],
     check: 'rolled shut everywhere, no whisker.',

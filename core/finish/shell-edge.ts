@@ -76,7 +76,7 @@ function steps(request: WorkRequest): WorkStep[] {
         : [press('press', 'Fold {turnMm} to the inside and press.', { turnMm })],
     layers: layersAtStitch,
     scrap: {
-      text: 'on the same grain, folded as the edge is, {layers} layers',
+      text: 'folded as the edge is, {layers} layers',
       layers: layersAtStitch,
     },
     look: 'less upper tension when the bobbin thread shows in front at the top of a shell, more when the upper thread is dragged to the back; the threads meet at the top.',

@@ -137,6 +137,7 @@ function scrollSteps(request: WorkRequest): WorkStep[] {
         ['handwheel'],
       ),
     ],
+    corner: 'sew-off',
     close: edge.closed
       ? [
           once(

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import type { Cloth } from '../cloth/cloth';
+import { thickestTimes } from '../seam/crossing';
 import { catalogue } from './catalogue';
 import type { Finish } from './finish';
 import type { FoldPlan } from './fold-plan';
@@ -48,6 +49,7 @@ export function workOn(
     closed?: boolean;
     cornered?: boolean;
     thickestTimes?: number;
+    crossings?: WorkRequest['edge']['crossings'];
     cloth?: Cloth;
     way?: number;
     radiusMm?: number;
@@ -62,7 +64,8 @@ export function workOn(
       minRadiusMm: more.radiusMm ?? null,
       closed: more.closed ?? false,
       cornered: more.cornered ?? false,
-      thickestTimes: more.thickestTimes ?? 1,
+      thickestTimes: more.thickestTimes ?? thickestTimes(more.crossings ?? []),
+      crossings: more.crossings ?? [],
     },
     schools: Object.fromEntries(
       finish.schools.map(({ id, ways }) => [id, ways[way % ways.length]?.id ?? '']),

@@ -36,6 +36,9 @@ const farStepMm = 2;
 /** A lengthening of a fold that is tried: so many times as long. */
 const stretches = [1.25, 1.5, 2, 3];
 
+/** A change is looked for that makes most of it sound, else one that makes some of it so. */
+const worthwhile = [0.5, 0.1];
+
 const withGuide = (plan: SewingPlan, atMm: number): SewingPlan => ({
   ...plan,
   foot: { ...plan.foot, guide: { atMm } },
@@ -105,7 +108,12 @@ function foldChanges(finish: Finish, plan: SewingPlan): Change[] {
  */
 export function hopelessIssue(finish: Finish, plan: SewingPlan, chance: number): Issue {
   const tried = [...guideChanges(plan), ...slotChanges(plan), ...foldChanges(finish, plan)];
-  const change = tried.find((it) => bestChance(finish, it.plan) >= Math.max(leastChance, 0.1));
+  const worth = (least: number) =>
+    tried.find((it) => bestChance(finish, it.plan) >= Math.max(leastChance, least));
+  const change = worthwhile.reduce<Change | undefined>(
+    (found, least) => found ?? worth(least),
+    undefined,
+  );
   const percent = Math.round(chance * 10_000) / 100;
   const nothing =
     'No setting of this machine and foot is worth sewing: at best {percent} of 100 would be sound';

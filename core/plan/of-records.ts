@@ -2,6 +2,7 @@ import type { Fibre } from '../cloth/about-cloth';
 import type { Cloth } from '../cloth/cloth';
 import type { Situation } from '../diagnose/situation';
 import type { Purpose } from '../edge/purpose';
+import { ridingRadiusMm } from '../edge/curve';
 import { isClosed, type ShapedEdge } from '../edge/shape';
 import type { OldHem } from '../edge/state';
 import type { Finish } from '../finish/finish';
@@ -84,7 +85,8 @@ function clothOf({ properties }: { readonly properties: KeptCloth }): Cloth {
 export function sewingPlanOf(records: PlanRecords): SewingPlan {
   const { edge, plan, machine, foot, strip } = records;
   const under = footUnder(machine.specs, foot);
-  const { lengthMm, minRadiusMm, purpose } = edge;
+  const { lengthMm, purpose } = edge;
+  const minRadiusMm = ridingRadiusMm(edge);
   return {
     cloth: clothOf(records.cloth),
     edge: { lengthMm, minRadiusMm, purpose },

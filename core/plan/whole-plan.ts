@@ -18,8 +18,7 @@ export function wholePlan(
   if (!variants.some(({ id }) => id === variant)) return { ...plan, fold };
   const twin = needs(variant).twinNeedle && (plan.stitch.twinGapMm ?? 0) === 0;
   const { worked, stripMm = Infinity } = nature(variant);
-  const strip =
-    plan.strip ?? (worked.includes('strip') ? assumedStrip(plan.cloth, stripMm) : null);
+  const strip = plan.strip ?? (worked.includes('strip') ? assumedStrip(plan.cloth, stripMm) : null);
   return {
     ...plan,
     fold,

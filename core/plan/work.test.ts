@@ -92,7 +92,7 @@ describe('the shape of an edge', () => {
     ['outside-curve', 90, false, -Math.PI / 2],
     ['outside-curve', null, false, 0],
     ['circle', null, true, -2 * Math.PI],
-    ['cornered', null, false, 0],
+    ['cornered', null, true, 0],
   ] as const)('%s through %s', (shape, turnDegrees, closed, radians) => {
     expect(isClosed({ shape, turnDegrees })).toBe(closed);
     expect(turnRadians({ shape, turnDegrees })).toBeCloseTo(radians, 12);

@@ -81,14 +81,9 @@ export function setUp({ sewn }: WorkRequest, at: Workplace, footName: string): W
   }
   const { text, values } = dialsClause(sewn);
   return [
-    once(
-      2,
-      'change-foot',
-      at,
-      `Put on {foot} and set: ${text}.`,
-      { ...values, foot: sewn.footName },
-      ['power-off'],
-    ),
+    once(2, 'change-foot', at, `Put on {foot}. Set ${text}.`, { ...values, foot: sewn.footName }, [
+      'power-off',
+    ]),
   ];
 }
 

@@ -1,4 +1,5 @@
 import type { WorkRequest, WorkStep, Workplace } from '../work';
+import { swingEveryMm } from '../../edge/swing';
 import { stitchFromFrontMm, stripOf } from './binding';
 import { covered } from './binding-schools';
 import { dialsClause, ridesClause } from './at-the-machine';
@@ -27,9 +28,10 @@ function stripSteps({ wish, cloth, strip, schools }: WorkRequest): WorkStep[] {
         : 'Find the direction that stretches most, and draw the strips along it.',
     ),
     cutting === 'bias'
-      ? step(
+      ? along(
+          1.5,
           'cut-strip',
-          'hand',
+          'table',
           'Cut strips {widthMm} wide at 45° to the grain; join them on the straight grain, not all joins at one place.',
           { widthMm },
           ['cutter'],
@@ -193,16 +195,28 @@ function feedStep(request: WorkRequest): WorkStep[] {
 }
 
 /** The curve of a binding: the edge comes to the mouth as it curves, and is never pulled straight. */
-function curveSteps(request: WorkRequest): WorkStep[] {
-  if (request.edge.minRadiusMm === null) return [];
-  return [
-    once(
-      0.5,
-      'binding-curve',
-      machineOf(request),
-      'In a curve let the edge come curved to the needle, stop and turn often; never pull edge or strip straight.',
-    ),
-  ];
+function curveSteps({ edge, sewn, ...request }: WorkRequest): WorkStep[] {
+  if (edge.minRadiusMm === null) return [];
+  const side = sewn?.smallerSideMm ?? null;
+  const at = machineOf({ edge, sewn, ...request });
+  return side === null || side <= 0
+    ? [
+        once(
+          0.5,
+          'binding-curve',
+          at,
+          'In a curve let the edge come curved to the needle, stop and turn often; never pull edge or strip straight.',
+        ),
+      ]
+    : [
+        once(
+          0.5,
+          'binding-curve',
+          at,
+          'In a curve let the edge come curved to the needle and swing every {everyMm}: needle down, foot up, down again; never pull edge or strip straight.',
+          { everyMm: swingEveryMm(edge.minRadiusMm, side) },
+        ),
+      ];
 }
 
 /** The last end of a satin goes under its mitre by this much, and the sewing stops so far before. */
@@ -322,7 +336,8 @@ export function bindingSteps(request: WorkRequest, layers: number): WorkStep[] {
     layers,
     scrap: { text: 'wrapped as the edge is, {layers} layers', layers },
     look: 'is the back caught all along, and does the line keep to the fold?',
-    sew: [...sewSteps(request), ...curveSteps(request), ...corners(request)],
+    sew: [...sewSteps(request), ...corners(request)],
+    curve: curveSteps(request),
     corner: 'none',
     close: endsOf(request),
     check: 'front and back held everywhere.',

@@ -24,6 +24,8 @@ export interface Course {
   readonly sew: readonly WorkStep[];
   /** How a corner is turned; not at all where it is left out. */
   readonly corner?: CornerWay;
+  /** Instead of the usual step in a curve. */
+  readonly curve?: readonly WorkStep[];
   /** Instead of the usual step over crossing seams. */
   readonly overSeams?: readonly WorkStep[];
   /** Instead of the usual way of closing a round or ending a line. */
@@ -53,7 +55,9 @@ function scrapSteps({ scrap, look, at }: Course, { edge }: WorkRequest): WorkSte
       1,
       'look',
       'hand',
-      `Look at both faces of the scrap: ${look} Change one thing, and sew another.`,
+      look.endsWith('?')
+        ? `Look at both faces of the scrap: ${look} Change one thing, and sew another.`
+        : `Look at both faces of the scrap: ${look} Then sew another.`,
     ),
   ];
 }
@@ -77,7 +81,7 @@ export function course(request: WorkRequest, it: Course): WorkStep[] {
     ...inPhase('sew', [
       ...it.sew,
       ...(it.overSeams ?? overSeams(request, it.at, it.layers)),
-      ...roundCurves(request, it.at),
+      ...(it.curve ?? roundCurves(request, it.at)),
       ...overCorners(request, it.at, it.corner ?? (looped ? 'sew-off' : 'turn')),
     ]),
     ...inPhase('close', [...(it.close ?? closing(request, it.at)), ...(it.after ?? [])]),

@@ -1,94 +1,114 @@
 import { useMemo } from 'react';
+import type { AttemptRecord, MachineRecord } from '../../../contract/records';
 import { finishById } from '../../../core/finish/catalogue';
-import { learnedBeliefs } from '../../../core/plan/learn-plan';
-import { judge } from '../../../core/plan/judge';
+import type { Finish } from '../../../core/finish/finish';
+import type { SewingPlan } from '../../../core/finish/sewing-plan';
 import { foldPlanOf } from '../../../core/plan/fold-plan';
+import { judge } from '../../../core/plan/judge';
+import { learnedBeliefs } from '../../../core/plan/learn-plan';
+import type { PlannedPass } from '../../../core/plan/passes';
 import { sameForLearning } from '../../../core/plan/same-set-up';
 import { setUpOf } from '../../../core/plan/set-up-of';
-import type { MachineRecord } from '../../../contract/records';
 import { useList } from '../../app/records';
 import type { Bench, TakenPlan } from './bench';
 import { useLessons } from './use-lessons';
 
-const noMachines: readonly MachineRecord[] = [];
 /** A sole that nobody measured across, mm. */
 const usualSoleWidthMm = 18;
+const noMachines: readonly MachineRecord[] = [];
 
 /** Nothing is turned here: the next scrap of a pass stands where the last one's lesson says. */
 const nothing = () => undefined;
+
+/** A pass that can be sewn, with the scraps of it. */
+interface PassParts {
+  readonly pass: PlannedPass;
+  readonly finish: Finish;
+  readonly plan: SewingPlan;
+  readonly record: TakenPlan;
+  readonly attempts: readonly AttemptRecord[];
+  readonly pooled: readonly AttemptRecord[];
+}
+
+function partsOf(bench: Bench, passId: string | null): PassParts | null {
+  const pass = bench.passes.find(({ id }) => id === passId);
+  const finish = pass && finishById(pass.finish);
+  if (!pass?.plan || !pass.machine || !pass.foot || !finish) return null;
+  const { plan } = pass;
+  const attempts = bench.everyAttempt.filter((one) => one.pass === passId);
+  return {
+    ...{ pass, finish, plan, attempts },
+    pooled: attempts.filter(({ setUp }) => sameForLearning(setUp, plan)),
+    record: {
+      ...bench.record,
+      finish: pass.finish,
+      fold: plan.fold,
+      stitch: plan.stitch,
+      machineId: pass.machine.id,
+      footId: pass.foot.id,
+      settings: null,
+      carryOver: false,
+    },
+  };
+}
+
+/** The bench of a pass, from the line's own. */
+function benchOf(
+  bench: Bench,
+  { pass, finish, plan, record, attempts, pooled }: PassParts,
+  { lesson, learned, busy }: Pick<Bench, 'lesson' | 'learned' | 'busy'>,
+  machines: readonly MachineRecord[],
+): Bench {
+  const set = setUpOf(finish, plan, learnedBeliefs(learned));
+  const dials = lesson?.next.settings ?? attempts.at(-1)?.settings ?? pass.sewn?.settings ?? null;
+  const request = {
+    ...bench.request,
+    wish: plan.fold,
+    machineKind: plan.machine.kind,
+    schools: {},
+  };
+  const foot = pass.foot ?? bench.foot;
+  return {
+    ...bench,
+    ...{ pass, record, finish, plan, attempts, pooled, set, dials, lesson, learned, busy },
+    margin: finish.margin(plan.fold.variant),
+    machine: machines.find(({ id }) => id === pass.machine?.id) ?? bench.machine,
+    foot: {
+      ...bench.foot,
+      ...{ id: foot.id, name: foot.name, kind: foot.kind },
+      specs: plan.foot,
+      soleMm: { widthMm: usualSoleWidthMm, ...foot.soleMm },
+    },
+    draftKey: `${bench.record.id} ${pass.id}`,
+    ...{ request, work: request, passes: [] },
+    folds: foldPlanOf(finish, { wish: plan.fold, cloth: plan.cloth }),
+    issues: [],
+    solved: pass.sewn?.settings ?? null,
+    judgement: dials && judge(set, dials),
+    ...{ worked: null, carried: {}, learnedElsewhere: false },
+    ...{ turn: nothing, moveTo: nothing },
+  };
+}
 
 /**
  * The bench of another pass of the same work: its own finish, machine, foot and dials, and the
  * scraps that were sewn of it. The line's own bench where there is no such pass.
  */
 export function usePassBench(bench: Bench, passId: string | null): Bench {
-  const pass = bench.passes.find(({ id, plan }) => id === passId && plan !== null) ?? null;
-  const finish = pass ? finishById(pass.finish) : undefined;
-  const plan = pass?.plan ?? null;
-  const attempts = useMemo(
-    () => bench.everyAttempt.filter((one) => one.pass === passId),
-    [bench.everyAttempt, passId],
-  );
-  const pooled = useMemo(
-    () => (plan ? attempts.filter(({ setUp }) => sameForLearning(setUp, plan)) : []),
-    [attempts, plan],
-  );
-  const record = useMemo(
-    (): TakenPlan | undefined =>
-      pass && plan
-        ? {
-            ...bench.record,
-            finish: pass.finish,
-            fold: plan.fold,
-            stitch: plan.stitch,
-            machineId: pass.machine?.id ?? bench.record.machineId,
-            footId: pass.foot?.id ?? bench.record.footId,
-            settings: null,
-            carryOver: false,
-          }
-        : undefined,
-    [pass, plan, bench.record],
-  );
-  const margin = (plan && finish?.margin(plan.fold.variant)) ?? null;
   const machines = useList('machines').data ?? noMachines;
-  const lessons = useLessons({ record, finish, margin, plan, pooled }, bench.acceptedShare);
-  return useMemo((): Bench => {
-    const machine = pass?.machine;
-    const foot = pass?.foot;
-    if (!pass || !plan || !finish || !record || !machine || !foot) return bench;
-    const { lesson, learned, busy } = lessons;
-    const set = setUpOf(finish, plan, learnedBeliefs(learned));
-    const dials = lesson?.next.settings ?? attempts.at(-1)?.settings ?? pass.sewn?.settings ?? null;
-    const request = {
-      ...bench.request,
-      wish: plan.fold,
-      machineKind: machine.specs.kind,
-      schools: {},
-    };
-    return {
-      ...bench,
-      ...{ record, finish, margin, plan, attempts, pooled, set, dials, lesson, learned, busy },
-      machine: machines.find(({ id }) => id === machine.id) ?? bench.machine,
-      foot: {
-        ...bench.foot,
-        ...foot,
-        specs: plan.foot,
-        soleMm: { widthMm: usualSoleWidthMm, ...foot.soleMm },
-      },
-      pass,
-      draftKey: `${bench.record.id} ${pass.id}`,
-      request,
-      work: request,
-      passes: [],
-      folds: foldPlanOf(finish, { wish: plan.fold, cloth: plan.cloth }),
-      issues: [],
-      solved: pass.sewn?.settings ?? null,
-      judgement: dials && judge(set, dials),
-      worked: null,
-      carried: {},
-      learnedElsewhere: false,
-      turn: nothing,
-      moveTo: nothing,
-    };
-  }, [bench, pass, plan, finish, record, margin, attempts, pooled, lessons, machines]);
+  const parts = useMemo(() => partsOf(bench, passId), [bench, passId]);
+  const lessons = useLessons(
+    {
+      record: parts?.record,
+      finish: parts?.finish,
+      margin: parts ? parts.finish.margin(parts.plan.fold.variant) : null,
+      plan: parts?.plan ?? null,
+      pooled: parts?.pooled ?? [],
+    },
+    bench.acceptedShare,
+  );
+  return useMemo(
+    () => (parts ? benchOf(bench, parts, lessons, machines) : bench),
+    [bench, parts, lessons, machines],
+  );
 }
