@@ -175,7 +175,9 @@ describe('what is wrong is named with what would be right', () => {
     [settingsRequest, [], '', ''],
   ])('%#', (schema, value, path, words) => {
     const found = findings(schema, value);
-    expect(found).toContainEqual({ path, message: expect.stringContaining(words) });
+    expect(found).toContainEqual(
+      expect.objectContaining({ path, message: expect.stringContaining(words) }),
+    );
     for (const { message } of found) expect(message.length).toBeGreaterThan(0);
   });
 });

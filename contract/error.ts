@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { rangeFact } from './number';
 
 /** Every refusal the server sends. */
 export const errorBody = z.object({
@@ -38,6 +39,6 @@ export function issuesOf(error: z.ZodError): ErrorBody['error']['issues'] {
         },
       ];
     }
-    return [{ path, message: issue.message }];
+    return [{ path, message: issue.message, ...rangeFact(issue.message) }];
   });
 }

@@ -1,5 +1,28 @@
 import * as z from 'zod';
 
+/** The ranges of lengths behind the refusals of {@link within}, by what they say. */
+const rangesInMm = new Map<string, { readonly leastMm: number; readonly mostMm: number }>();
+
+/**
+ * A refusal of a length as a fact, for whoever words it in another unit; null for any other.
+ *
+ * @param message as a schema gave it
+ */
+export function rangeFact(message: string): {
+  readonly code: string;
+  readonly text: string;
+  readonly values: Readonly<Record<string, number>>;
+} | null {
+  const range = rangesInMm.get(message);
+  if (!range) return null;
+  const needed = message.startsWith('A number');
+  return {
+    code: 'out-of-range',
+    text: `${needed ? 'A number is needed. ' : ''}It can be {leastMm:fine} to {mostMm:fine}.`,
+    values: { ...range },
+  };
+}
+
 /**
  * A finite number within a range, whose refusal names the range.
  *
@@ -7,6 +30,10 @@ import * as z from 'zod';
  */
 export function within(least: number, most: number, unit = '') {
   const message = `It can be ${least} to ${most}${unit}.`;
+  if (unit === ' mm') {
+    rangesInMm.set(message, { leastMm: least, mostMm: most });
+    rangesInMm.set(`A number is needed. ${message}`, { leastMm: least, mostMm: most });
+  }
   return z
     .number({ error: `A number is needed. ${message}` })
     .min(least, message)

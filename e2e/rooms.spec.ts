@@ -148,12 +148,15 @@ test('the printed slip is the size of a hand and holds the setting and its margi
   await expect(page.getByTestId('chance')).toContainText('of 100');
   await page.emulateMedia({ media: 'print' });
   await page.setViewportSize({ width: 794, height: 1123 });
-  const slip = page.getByRole('complementary');
-  await expect(slip.getByText(/Margin 0.6 mm left, 0.6 mm right; 71 of 100/)).toBeVisible();
-  await expect(slip.getByRole('button', { name: 'Log a scrap' })).toBeHidden();
-  await expect(page.getByRole('navigation', { name: 'Stations' })).toBeHidden();
-  const box = await slip.boundingBox();
+  const card = page.getByRole('region', { name: 'Card' });
+  await expect(card.getByText(/Margin 0.6 mm left, 0.6 mm right; 71 of 100/)).toBeVisible();
+  // Numbers only: nothing on paper can be filled in or pressed, and nothing else is on it.
+  await expect(card.locator('input, select, button, textarea')).toHaveCount(0);
+  await expect(page.locator('#root')).toBeHidden();
+  const box = await card.locator('div').first().boundingBox();
   expect((box?.width ?? 0) / 96).toBeCloseTo(105 / 25.4, 1);
+  const pdf = (await page.pdf({ format: 'A4' })).toString('latin1');
+  expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
 });
 
 test('what was really on the dials can differ from the slip, and is what is learned from', async ({

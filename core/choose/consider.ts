@@ -150,7 +150,7 @@ function considerWay(
   const [trouble] = foldTroubles(finish, { wish: flared, cloth, strip, edge: use });
   if (trouble) {
     const { hindrances } = rulesOut(
-      fact('folds', trouble.message),
+      fact('folds', trouble.text ?? trouble.message, trouble.values),
       fact('other-lengths', 'other lengths'),
     );
     return outright(finish, variant, hindrances);

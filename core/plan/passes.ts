@@ -1,4 +1,6 @@
 import type { Finish } from '../finish/finish';
+import { completed } from '../finish/fold-request';
+import { foldsAsSewn } from '../finish/parts/as-sewn';
 import type { SewingPlan } from '../finish/sewing-plan';
 import type { PassWish, StartingValue, WorkPass, WorkRequest } from '../finish/work';
 import { Impossible } from '../impossible';
@@ -17,7 +19,7 @@ import { setUpOf } from './set-up-of';
 import { sewnWith } from './sewn-with';
 import { startingLengthMm } from './starting-setting';
 import { usualStitch } from './usual-stitch';
-import { wishForVariant } from './fold-plan';
+import { foldTroubles, wishForVariant } from './fold-plan';
 import { valuesBesideDials } from './work';
 
 /** What of the drawer a pass can be sewn with. */
@@ -177,8 +179,11 @@ export function passesOf(
   kit: PassKit,
   find: (id: string) => Finish | undefined,
 ): PlannedPass[] {
-  return (finish.passes?.(request) ?? []).flatMap((wish) => {
+  // A fold that contradicts itself is told where it is set; it has no passes yet.
+  if (!finish.passes || foldTroubles(finish, foldsAsSewn(request)).length > 0) return [];
+  const whole = { ...request, wish: completed(finish.fields, request.wish) };
+  return finish.passes(whole).flatMap((wish) => {
     const pass = find(wish.finish);
-    return pass ? [plannedPass(pass, wish, request, kit)] : [];
+    return pass ? [plannedPass(pass, wish, whole, kit)] : [];
   });
 }

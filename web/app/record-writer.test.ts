@@ -128,3 +128,45 @@ test('what landed after all is not written a second time', async () => {
   expect(calls).toHaveLength(1);
   expect(writer.pending).toBe(false);
 });
+
+describe('what an earlier page left', () => {
+  const left = [
+    { key: 'plans/gone', patch: { width: 1 } },
+    { key: 'plans/a', patch: { width: 3 } },
+    { key: 'edges/e', patch: { name: 'Hem' } },
+  ];
+
+  test('the first refused does not take the others with it', async () => {
+    const { calls, writer, events, turn } = setUp();
+    const rest: number[] = [];
+    void writer.takeOver(left, (still) => rest.push(still.length));
+    await turn();
+    calls[0]?.answer(404, { error: { code: 'not-found', message: 'gone', issues: [] } });
+    await turn();
+    calls[1]?.answer(200, { id: 'a', version: 9, width: 2 });
+    await turn();
+    expect(events.refused).toHaveBeenCalledTimes(1);
+    expect(calls.filter(({ method }) => method === 'PATCH').map(({ body }) => body)).toEqual([
+      { version: 9, width: 3 },
+    ]);
+    // The third is still being read: whoever leaves now leaves it to the next page.
+    expect(rest).toEqual([2, 1]);
+    expect(writer.unsent()).toContainEqual(left[2]);
+  });
+
+  test('a server that is away is asked until it answers, and nothing is dropped meanwhile', async () => {
+    jest.useFakeTimers();
+    const { calls, writer, events } = setUp();
+    void writer.takeOver(left.slice(1));
+    await jest.advanceTimersByTimeAsync(1);
+    calls[0]?.fail();
+    await jest.advanceTimersByTimeAsync(1);
+    expect(events.reachable).toHaveBeenLastCalledWith(false);
+    expect(writer.unsent()).toEqual(left.slice(1));
+    await jest.advanceTimersByTimeAsync(2000);
+    calls[1]?.answer(200, { id: 'a', version: 9, width: 2 });
+    await jest.advanceTimersByTimeAsync(20);
+    expect(calls.some(({ method, body }) => method === 'PATCH' && body['width'] === 3)).toBe(true);
+    jest.useRealTimers();
+  });
+});

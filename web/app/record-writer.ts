@@ -37,6 +37,8 @@ export class RecordWriter {
   private readonly waiting = new Map<string, Patch>();
   private readonly busy = new Set<string>();
   private readonly idle = new Set<() => void>();
+  /** What an earlier page left and this one has not looked at yet. */
+  private untaken: readonly Unsent[] = [];
   private held: Promise<void> = Promise.resolve();
 
   constructor(
@@ -82,23 +84,50 @@ export class RecordWriter {
 
   /** What has not been sent yet, to be taken over by the page that comes after this one. */
   unsent(): Unsent[] {
-    return [...this.waiting].map(([key, patch]) => ({ key, patch }));
+    return [...this.untaken, ...[...this.waiting].map(([key, patch]) => ({ key, patch }))];
   }
 
   /**
-   * Takes over what an earlier page had not sent. Its own last write may have landed meanwhile, so
-   * each record is read again first, and what is stored already is not written a second time: that
-   * would be one undo more than there were changes.
+   * Takes over what an earlier page had not sent, one record after the other: one that is refused
+   * does not take the others with it, and a server that is away is asked until it answers. Its own
+   * last write may have landed meanwhile, so each record is read again first, and what is stored
+   * already is not written a second time: that would be one undo more than there were changes.
+   *
+   * @param left called with what is still to be taken over, whenever that becomes less
    */
-  async takeOver(unsent: readonly Unsent[]): Promise<void> {
-    for (const { key, patch } of unsent) {
-      const [resource = '', id = ''] = key.split('/');
-      const stored = await send<Stored & Patch>('GET', key);
-      this.cache.setQueryData([resource, id], stored);
-      const missing = Object.entries(patch).filter(
-        ([field, value]) => JSON.stringify(stored[field]) !== JSON.stringify(value),
-      );
-      if (missing.length > 0) this.change(resource, id, Object.fromEntries(missing));
+  async takeOver(
+    unsent: readonly Unsent[],
+    left: (rest: readonly Unsent[]) => void = () => undefined,
+  ): Promise<void> {
+    this.untaken = [...unsent];
+    for (const one of unsent) {
+      await this.takeOne(one);
+      this.untaken = this.untaken.filter((other) => other !== one);
+      left(this.untaken);
+    }
+  }
+
+  private async takeOne({ key, patch }: Unsent): Promise<void> {
+    const [resource = '', id = ''] = key.split('/');
+    for (;;) {
+      try {
+        const stored = await send<Stored & Patch>('GET', key);
+        this.events.reachable(true);
+        this.cache.setQueryData([resource, id], stored);
+        const missing = Object.entries(patch).filter(
+          ([field, value]) => JSON.stringify(stored[field]) !== JSON.stringify(value),
+        );
+        if (missing.length > 0) this.change(resource, id, Object.fromEntries(missing));
+        return;
+      } catch (error) {
+        if (error instanceof ApiError) {
+          this.events.refused(error);
+          return;
+        }
+        if (!(error instanceof Unreachable)) throw error;
+        this.events.reachable(false);
+        await new Promise((again) => setTimeout(again, retryMs));
+      }
     }
   }
 

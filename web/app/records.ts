@@ -1,4 +1,6 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
+import { refusalInWords } from '../words/refusals';
+import { lengthsFor } from './lengths';
 import type {
   AttemptRecord,
   ClothRecord,
@@ -33,6 +35,12 @@ export interface Records {
 }
 export type Resource = keyof Records;
 
+/** How lengths are written for this person, asked where no screen is. */
+function lengthsNow() {
+  const kept = queryClient.getQueryData<PreferencesRecord>(['preferences', 'mine']);
+  return lengthsFor(kept ?? { unit: 'mm', inchRounding: '1/16' });
+}
+
 /** Words for a refusal that belongs to no field on the screen. */
 export function tellTrouble(error: unknown): void {
   if (error instanceof Unreachable) {
@@ -42,9 +50,7 @@ export function tellTrouble(error: unknown): void {
   const text =
     error instanceof ApiError && error.code === 'stale'
       ? 'This was changed in another tab. What is stored is shown now; nothing was overwritten.'
-      : error instanceof Error
-        ? error.message
-        : 'Something went wrong.';
+      : refusalInWords(error, lengthsNow());
   notify({ kind: 'trouble', text });
 }
 

@@ -13,14 +13,17 @@ function leftBehind(): Unsent[] {
   }
 }
 
-/** Sends what the page before this one could not, and keeps what this one can't for the next. */
+/** Keeps what is unsent for the next page; nothing where there is none. */
+function keep(unsent: readonly Unsent[]): void {
+  if (unsent.length > 0) localStorage.setItem(place, JSON.stringify(unsent));
+  else localStorage.removeItem(place);
+}
+
+/**
+ * Sends what the page before this one could not, and keeps what this one can't for the next. What is
+ * kept goes only once it is taken over, so that no reload in between loses it.
+ */
 export function carryUnsentOver(): void {
-  const unsent = leftBehind();
-  localStorage.removeItem(place);
-  writer.takeOver(unsent).catch(tellTrouble);
-  window.addEventListener('pagehide', () => {
-    const waiting = writer.unsent();
-    if (waiting.length > 0)
-      localStorage.setItem(place, JSON.stringify([...leftBehind(), ...waiting]));
-  });
+  writer.takeOver(leftBehind(), keep).catch(tellTrouble);
+  window.addEventListener('pagehide', () => keep(writer.unsent()));
 }

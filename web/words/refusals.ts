@@ -16,3 +16,7 @@ export function refusalInWords(error: unknown, lengths: Lengths): string {
   if (issue?.text !== undefined) return issueInWords(issue, lengths);
   return error instanceof Error ? error.message : String(error);
 }
+
+/** The first of some issues; a plain no where there is none to word. */
+export const firstIssueInWords = (issues: readonly Issue[], lengths: Lengths): string =>
+  issues[0] ? issueInWords(issues[0], lengths) : 'This can’t be.';

@@ -1,4 +1,6 @@
 import { Plus, X } from 'lucide-react';
+import { issueInWords } from '../../words/refusals';
+import { useLengths } from '../../app/lengths-context';
 import { crossingIssues, crossingKinds, type Crossing } from '../../../core/seam/crossing';
 import { isClosed } from '../../../core/edge/shape';
 import { change } from '../../app/records';
@@ -16,9 +18,12 @@ export function CrossingList({ bench: { edge } }: { bench: Bench }) {
     change('edges', edge.id, { crossings: [...crossings] });
   const replace = (i: number, patch: Partial<Crossing>) =>
     edge.crossings.map((crossing, k) => (k === i ? { ...crossing, ...patch } : crossing));
-  const refusal = (crossings: readonly Crossing[]) =>
-    crossingIssues({ lengthMm: edge.lengthMm, closed: isClosed(edge), crossings })[0]?.message ??
-    null;
+  const lengths = useLengths();
+  const refusal = (crossings: readonly Crossing[]) => {
+    const closed = isClosed(edge);
+    const [issue] = crossingIssues({ lengthMm: edge.lengthMm, closed, crossings });
+    return issue ? issueInWords(issue, lengths) : null;
+  };
   const add = () => {
     // In the middle of the widest gap, where another seam is most likely.
     const places = edge.crossings.map(({ atMm }) => atMm);

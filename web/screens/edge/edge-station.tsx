@@ -112,6 +112,7 @@ function Tightness({ radiusMm, depthMm }: { radiusMm: number; depthMm: number })
 
 /** What it is on, how long, how curved, how deep a hem. */
 export function EdgeSlip({ bench }: { bench: Bench }) {
+  const lengths = useLengths();
   const { edge, record } = bench;
   const navigate = useNavigate();
   const set = (patch: Partial<typeof edge>) => change('edges', edge.id, patch);
@@ -192,7 +193,7 @@ export function EdgeSlip({ bench }: { bench: Bench }) {
         <LengthField
           label={depthRule.name}
           value={record.fold.depthMm ?? null}
-          refuse={(mm) => depthRefusal(bench, 'depthMm', mm)}
+          refuse={(mm) => depthRefusal(bench, 'depthMm', mm, lengths)}
           onCommit={(mm) => {
             if (mm === null) return;
             setFold(bench, { depthMm: mm });

@@ -1,4 +1,5 @@
 import { useNavigate } from 'react-router';
+import { refusalInWords } from '../../words/refusals';
 import type { Fact } from '../../../core/fact';
 import { catalogue } from '../../../core/finish/catalogue';
 import type { SchoolWay } from '../../../core/finish/school';
@@ -56,7 +57,7 @@ export function FinishSlip({ bench }: { bench: Bench }) {
       <KitNeeds finish={finish} wish={wish} />
       {trouble && (
         <p role="alert" className="border-b border-line py-2 text-madder">
-          {trouble}
+          {refusalInWords(trouble, lengths)}
         </p>
       )}
       <Schools bench={bench} finish={finish} variant={wish.variant} words={costs} />

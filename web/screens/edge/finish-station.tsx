@@ -1,4 +1,5 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
+import { refusalInWords } from '../../words/refusals';
 import { servesPurpose } from '../../../core/finish/nature';
 import type { Purpose } from '../../../core/edge/purpose';
 import type { Considered } from '../../../core/choose/consider';
@@ -262,7 +263,7 @@ function FinishRow(props: FinishRowProps) {
             {was !== null && was !== (place ?? 'out') && <Moved was={was} now={place ?? 'out'} />}
           </span>
           <span className="line-clamp-2 text-sm text-soft">
-            {trouble ?? (ranked ? inShort(ranked) : finish.about)}
+            {trouble ? refusalInWords(trouble, lengths) : ranked ? inShort(ranked) : finish.about}
           </span>
           {needs.length === 0 && out && (
             <span className="line-clamp-2 text-sm font-bold text-ochre">

@@ -1,6 +1,8 @@
 import type { FoldField, FoldWish } from '../../../core/finish/fold-request';
 import { Impossible } from '../../../core/impossible';
 import { refuseFold } from '../../../core/plan/fold-plan';
+import type { Lengths } from '../../app/lengths';
+import { refusalInWords } from '../../words/refusals';
 import { changePlan } from './plan-change';
 import type { Bench } from './bench';
 
@@ -14,12 +16,13 @@ export function depthRefusal(
   { finish, record, plan }: Bench,
   field: FoldField,
   mm: number,
+  lengths: Lengths,
 ): string | null {
   try {
     refuseFold(finish, { wish: { ...record.fold, [field]: mm }, cloth: plan.cloth });
     return null;
   } catch (error) {
     if (!(error instanceof Impossible)) throw error;
-    return error.message;
+    return refusalInWords(error, lengths);
   }
 }

@@ -136,6 +136,7 @@ function Opening({ bench, folds }: { bench: Bench; folds: FoldPlan }) {
 }
 
 function Fields({ bench }: { bench: Bench }) {
+  const lengths = useLengths();
   const { finish, record } = bench;
   const fields = Object.entries(finish.fields).filter(([, rule]) =>
     takesField(rule, record.fold.variant),
@@ -153,7 +154,7 @@ function Fields({ bench }: { bench: Bench }) {
               value={record.fold[field] ?? null}
               optional={optional}
               {...(optional ? { placeholder: rule.startMm === null ? 'not set' : 'usual' } : {})}
-              refuse={(mm) => depthRefusal(bench, field, mm)}
+              refuse={(mm) => depthRefusal(bench, field, mm, lengths)}
               onCommit={(mm) => setFold(bench, { [field]: mm })}
             />
             {rule.sizesMm && (

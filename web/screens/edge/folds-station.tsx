@@ -1,4 +1,5 @@
 import { ChevronLeft, ChevronRight } from 'lucide-react';
+import { issueInWords } from '../../words/refusals';
 import { Tabs } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -21,6 +22,7 @@ const tabs = [
 
 /** The folds three ways: the section as it folds, the marks on flat cloth, the steps. */
 export function FoldsTable({ bench }: { bench: Bench }) {
+  const lengths = useLengths();
   const { folds, issues } = bench;
   const [params, setParams] = useSearchParams();
   const view = tabs.find(([id]) => id === params.get('view'))?.[0] ?? 'section';
@@ -28,8 +30,8 @@ export function FoldsTable({ bench }: { bench: Bench }) {
     return (
       <div role="alert" className="p-6">
         <h2 className="text-xl text-madder">These lengths can’t be folded</h2>
-        {issues.map(({ path, message }) => (
-          <p key={path + message}>{message}</p>
+        {issues.map((issue) => (
+          <p key={issue.path + issue.message}>{issueInWords(issue, lengths)}</p>
         ))}
         <p className="pt-2 text-soft">Change one of them on the slip.</p>
       </div>

@@ -13,7 +13,7 @@ export interface Option {
   readonly wish: FoldWish;
   /** Null while the present lengths contradict each other; then `trouble` says why. */
   readonly folds: FoldPlan | null;
-  readonly trouble: string | null;
+  readonly trouble: Impossible | null;
 }
 
 /**
@@ -37,7 +37,7 @@ export function optionFor(
     return { finish, wish, folds, trouble: null };
   } catch (error) {
     if (!(error instanceof Impossible)) throw error;
-    return { finish, wish, folds: null, trouble: error.message };
+    return { finish, wish, folds: null, trouble: error };
   }
 }
 

@@ -1,4 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useLengths } from '../../app/lengths-context';
+import { issueInWords } from '../../words/refusals';
 import { Suspense, lazy, useMemo, useState } from 'react';
 import { dialField, marginDials, type MarginDial } from '../../../core/kit/dial-steps';
 import { swings } from '../../../core/stitch/needle-path';
@@ -43,6 +45,7 @@ function useMap({ finish, plan, learned, dials }: Bench, best: boolean, enabled:
 
 /** How forgiving the set-up is: over two dials as a map, over one as a curve. */
 export function MapPanel({ bench }: { bench: Bench }) {
+  const lengths = useLengths();
   const { plan, set, dials, moveTo } = bench;
   const adjusts = 'rangeMm' in plan.foot.guide;
   const ruled = (set?.ruledWidthMm ?? null) !== null;
@@ -115,7 +118,7 @@ export function MapPanel({ bench }: { bench: Bench }) {
           />
         ) : (
           <p role="alert" className="p-6 text-madder">
-            {outcome.issues[0]?.message}
+            {outcome.issues[0] && issueInWords(outcome.issues[0], lengths)}
           </p>
         )}
       </div>

@@ -1,4 +1,5 @@
 import type { FaultWords } from '../../../core/finish/finish-margin';
+import { issueInWords } from '../../words/refusals';
 import type { DriftBelief } from '../../../core/margin/belief';
 import type { Margin } from '../../../core/margin/margin';
 import { countedAlongEdge } from '../../../core/plan/judge';
@@ -69,14 +70,15 @@ function BriefMargin({ bench }: { bench: Bench }) {
 
 /** A finish with starting values only: said in a line, where the bar would be. */
 function NoMargin({ bench: { issues, finish, plan } }: { bench: Bench }) {
+  const lengths = useLengths();
   const sewn = finish.needs(plan.fold.variant).machineKinds.length > 0;
   return (
     <section aria-label="Margin" className="sheet no-print shrink-0 px-4 py-2">
       {issues.length > 0 ? (
         <div role="alert">
           <h2 className="text-lg text-madder">These lengths can’t be folded</h2>
-          {issues.map(({ path, message }) => (
-            <p key={path + message}>{message}</p>
+          {issues.map((issue) => (
+            <p key={issue.path + issue.message}>{issueInWords(issue, lengths)}</p>
           ))}
         </div>
       ) : (
@@ -103,8 +105,8 @@ function SolvedMargin({ bench }: { bench: Bench }) {
       {issues.length > 0 && (
         <div role="alert" className="pb-3">
           <h2 className="text-xl text-madder">No margin yet</h2>
-          {issues.map(({ path, message }) => (
-            <p key={path + message}>{message}</p>
+          {issues.map((issue) => (
+            <p key={issue.path + issue.message}>{issueInWords(issue, lengths)}</p>
           ))}
         </div>
       )}

@@ -22,7 +22,7 @@ import { UnderFoot } from '../../pictures/under-foot';
 import { dialName } from '../../words/dials';
 import { factInWords } from '../../words/facts';
 import { finishName } from '../../words/finishes';
-import { counted, ofHundred } from '../../words/number';
+import { counted } from '../../words/number';
 import type { Bench } from './bench';
 import { isLooped } from './looped';
 import { HoldOrHide } from './hold-or-hide';
@@ -30,6 +30,9 @@ import { Passes } from './passes';
 import { PutIn } from './put-in';
 
 const starting = () => import('./starting-slip');
+const PrintedCard = lazy(async () => ({
+  default: (await import('./printed-card')).PrintedCard,
+}));
 const StartingSlip = lazy(async () => ({ default: (await starting()).StartingSlip }));
 const StartingTable = lazy(async () => ({ default: (await starting()).StartingTable }));
 const SectionPicture = lazy(async () => ({
@@ -126,16 +129,21 @@ function Clearance({ mm }: { mm: number }) {
   return useLengths().fine(mm);
 }
 
-/** Before anything is solved. */
-const noDials = { widthMm: 0, lengthMm: 2, needlePositionMm: 0, guideMm: 0 };
 const dials: readonly DialName[] = ['width', 'length', 'needlePosition', 'guide'];
 
 /** The setting as one would write it on a card. */
 export function SettingSlip({ bench }: { bench: Bench }) {
-  return bench.margin ? (
-    <DialSlip bench={bench} finishMargin={bench.margin} />
-  ) : (
-    <StartingSlip bench={bench} />
+  return (
+    <>
+      {bench.margin ? (
+        <DialSlip bench={bench} finishMargin={bench.margin} />
+      ) : (
+        <StartingSlip bench={bench} />
+      )}
+      <Suspense>
+        <PrintedCard bench={bench} />
+      </Suspense>
+    </>
   );
 }
 
@@ -146,7 +154,6 @@ function DialSlip({ bench, finishMargin }: { bench: Bench; finishMargin: FinishM
   const lengths = useLengths();
   const navigate = useNavigate();
   const settings = bench.dials;
-  const margin = judgement?.margins[0];
   const travels = useMemo(
     () =>
       Object.fromEntries(
@@ -192,18 +199,6 @@ function DialSlip({ bench, finishMargin }: { bench: Bench; finishMargin: FinishM
       />
       {/* Fetched once there is a setting to start from; what is set comes first. */}
       <Suspense>{settings && <WorkedPanel bench={bench} />}</Suspense>
-      <p className="hidden text-sm print:block">
-        {machine.name}, {foot.name}
-        {plan.foot.reference &&
-          `, ${finishMargin.references(plan, settings ?? solved ?? noDials)[0].name} along the ${plan.foot.reference}`}
-        ; {bench.cloth.name}
-        {margin && judgement && (
-          <b className="block">
-            Margin {lengths.fine(-margin.fromMm)} left, {lengths.fine(margin.toMm)} right;{' '}
-            {ofHundred(judgement.chance)} of 100
-          </b>
-        )}
-      </p>
       {judgement?.blocked && judgement.warnings[0] && (
         <p role="alert" className="mt-2 border-2 border-madder p-2 font-bold text-madder">
           {factInWords(judgement.warnings[0], lengths)} It is not kept.

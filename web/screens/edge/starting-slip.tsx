@@ -80,10 +80,6 @@ export function StartingSlip({ bench }: { bench: Bench }) {
         {finish.needs(plan.fold.variant).patterns.slice(0, 1).map(stitchLabel)}
         {seam && ` · seam ISO 4916 ${seam}`}
       </p>
-      <p className="hidden text-sm print:block">
-        {machine.name}
-        {isLooped(bench.plan) ? '' : `, ${foot.name}`}; {bench.cloth.name}
-      </p>
       <KitNeeds finish={finish} wish={record.fold} />
       <dl className="pt-1">
         {values.map((value) => (

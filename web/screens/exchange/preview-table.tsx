@@ -1,4 +1,6 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
+import { useLengths } from '../../app/lengths-context';
+import { issueInWords } from '../../words/refusals';
 import { useRef, useState } from 'react';
 import type { ImportPreview, ImportRow, Outcome } from '../../../contract/exchange';
 import { Button } from '../../controls/button';
@@ -20,8 +22,9 @@ const nouns: Readonly<Record<ImportRow['table'], string>> = {
 };
 
 function Finding({ row }: { row: ImportRow }) {
+  const lengths = useLengths();
   const said = [
-    ...row.issues.map(({ path, message }) => `${path}: ${message}`),
+    ...row.issues.map((issue) => `${issue.path}: ${issueInWords(issue, lengths)}`),
     ...(row.outcome === 'changed' ? [`changes ${row.fields.join(', ')}`] : []),
   ];
   return (

@@ -1,4 +1,6 @@
 import { useState, type ReactNode } from 'react';
+import { firstIssueInWords } from '../../words/refusals';
+import { useLengths } from '../../app/lengths-context';
 import { Link } from 'react-router';
 import { issuesOf } from '../../../contract/error';
 import { foot as footSchema, footDraft } from '../../../contract/kit';
@@ -25,6 +27,7 @@ type Sole = FootRecord['soleMm'];
 /** A foot or attachment described by measuring it, beside its drawing. */
 export function FootEditor({ foot }: { foot: FootRecord }) {
   const { specs, soleMm } = foot;
+  const lengths = useLengths();
   const machines = useList('machines').data ?? [];
   const [lit, setLit] = useState<string | null>(null);
   const beside = specs.slotMm === null;
@@ -35,7 +38,7 @@ export function FootEditor({ foot }: { foot: FootRecord }) {
   const letterOf = (name: string) => measures.find((measure) => measure.name === name)?.letter;
 
   const refusalIn = (result: ReturnType<typeof footSchema.safeParse>) =>
-    result.success ? null : (issuesOf(result.error)[0]?.message ?? 'This can’t be.');
+    result.success ? null : firstIssueInWords(issuesOf(result.error), lengths);
   const set = (patch: Partial<Specs>) => change('feet', foot.id, { specs: { ...specs, ...patch } });
 
   /** A field that lights its letter on the drawing while it has the focus. */
@@ -76,7 +79,7 @@ export function FootEditor({ foot }: { foot: FootRecord }) {
           value={soleMm[key] ?? null}
           refuse={(mm) => {
             const result = footDraft.shape.soleMm.safeParse({ ...soleMm, [key]: mm });
-            return result.success ? null : (issuesOf(result.error)[0]?.message ?? 'This can’t be.');
+            return result.success ? null : firstIssueInWords(issuesOf(result.error), lengths);
           }}
           onCommit={(mm) =>
             mm !== null && change('feet', foot.id, { soleMm: { ...soleMm, [key]: mm } })

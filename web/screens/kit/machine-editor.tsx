@@ -1,4 +1,5 @@
 import { issuesOf } from '../../../contract/error';
+import { firstIssueInWords } from '../../words/refusals';
 import { machine as machineSchema } from '../../../contract/kit';
 import type { MachineRecord } from '../../../contract/records';
 import { dialPositions, dialTravel } from '../../../core/kit/dial-steps';
@@ -92,11 +93,12 @@ function NeedleLine({ specs }: { specs: Specs }) {
 
 /** A machine's ranges and steps, as its dials show them. */
 export function MachineEditor({ machine }: { machine: MachineRecord }) {
+  const lengths = useLengths();
   const { specs } = machine;
   const feet = useList('feet').data ?? [];
   const refusal = (patch: Partial<Specs>) => {
     const result = machineSchema.safeParse({ ...specs, ...patch });
-    return result.success ? null : (issuesOf(result.error)[0]?.message ?? 'This can’t be.');
+    return result.success ? null : firstIssueInWords(issuesOf(result.error), lengths);
   };
   const set = (patch: Partial<Specs>) =>
     change('machines', machine.id, { specs: { ...specs, ...patch } });

@@ -1,4 +1,6 @@
 import { Plus } from 'lucide-react';
+import { useLengths } from '../../app/lengths-context';
+import { issueInWords } from '../../words/refusals';
 import { Suspense, lazy, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { joinIssues } from '../../../core/edge/edge-issues';
@@ -47,6 +49,7 @@ export function NewEdge(props: {
   open: boolean;
   onOpenChange(open: boolean): void;
 }) {
+  const lengths = useLengths();
   const { projectId, open, onOpenChange } = props;
   const cloths = useList('cloths');
   const create = useCreate('edges');
@@ -137,7 +140,8 @@ export function NewEdge(props: {
         <Trouble text={tried ? missing.seam : undefined} />
         {refused && (
           <p role="alert" className="font-bold text-madder">
-            {refused.issues.map(({ message }) => message).join(' ') || refused.message}
+            {refused.issues.map((issue) => issueInWords(issue, lengths)).join(' ') ||
+              refused.message}
           </p>
         )}
         <Button type="submit" look="solid" className="sticky bottom-0" disabled={create.isPending}>

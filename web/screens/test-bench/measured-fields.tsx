@@ -24,14 +24,14 @@ export function MeasuredFields({ draft, set, issues }: MeasuredFieldsProps) {
   const wrong = issues.filter(({ path }) => /^measured|^dialValues/.test(path));
   return (
     <section aria-label="Measured" className="border-b border-line py-1.5">
-      <b>Measure it</b>
-      <p className="text-sm text-soft">
-        Two marks before sewing, a hand’s length apart; lay the scrap down without pulling and
-        measure again.
-      </p>
-      <div className="grid grid-cols-2 gap-2 pt-1">
+      <b>Measure it</b>{' '}
+      <span className="text-sm text-soft">
+        two marks before sewing; after it lay the scrap down without pulling
+      </span>
+      <div className="grid grid-cols-2 gap-x-3 gap-y-1 pt-1">
         <LengthField
-          label="Between the marks, before"
+          compact
+          label="Marks, before"
           value={draft.beforeMm}
           optional
           refuse={(mm) =>
@@ -40,26 +40,29 @@ export function MeasuredFields({ draft, set, issues }: MeasuredFieldsProps) {
           onCommit={(beforeMm) => set({ beforeMm })}
         />
         <LengthField
-          label="after sewing"
+          compact
+          label="Marks, after"
           value={draft.afterMm}
           optional
-          placeholder="not measured"
+          placeholder="–"
           refuse={(mm) =>
             mm >= 5 && mm <= 10_000 ? null : `From ${lengths.cloth(5)} to ${lengths.cloth(10_000)}.`
           }
           onCommit={(afterMm) => set({ afterMm })}
         />
-        <div className="col-span-2">
-          <LengthField
-            fine
-            label="Looper threads lock, from the edge: + on top, − underneath, 0 on it"
-            value={draft.lockMm}
-            optional
-            placeholder="not looked at"
-            refuse={(mm) => (mm >= -10 && mm <= 10 ? null : 'Within a finger’s width of the edge.')}
-            onCommit={(lockMm) => set({ lockMm })}
-          />
-        </div>
+      </div>
+      <div className="flex items-end gap-2 pt-1">
+        <LengthField
+          fine
+          compact
+          label="Loopers lock"
+          value={draft.lockMm}
+          optional
+          placeholder="–"
+          refuse={(mm) => (mm >= -10 && mm <= 10 ? null : 'Within a finger’s width of the edge.')}
+          onCommit={(lockMm) => set({ lockMm })}
+        />
+        <span className="pb-2 text-sm text-soft">from the edge: + on top, − underneath</span>
       </div>
       {wrong.map((issue) => (
         <p key={issue.path} role="alert" className="text-sm font-bold text-madder">

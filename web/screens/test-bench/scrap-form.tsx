@@ -111,6 +111,7 @@ export function ScrapForm({ bench }: { bench: Bench }) {
           of another pass: <b className="text-graphite">{bench.pass.name}</b>
         </p>
       )}
+      {looped && <MeasuredFields draft={draft} set={setDraft} issues={issues} />}
       {margin && counted && (
         <CountsFields
           words={margin.words}
@@ -122,7 +123,6 @@ export function ScrapForm({ bench }: { bench: Bench }) {
           set={setDraft}
         />
       )}
-      {looped && <MeasuredFields draft={draft} set={setDraft} issues={issues} />}
       <VerdictChoice value={draft.verdict} onChange={(verdict) => setDraft({ verdict })} />
       <SewnAt bench={bench} sewn={sewn} />
       <label className="flex items-center gap-2 py-1">

@@ -1,0 +1,117 @@
+import { createPortal } from 'react-dom';
+import { dialTravel, type Dial } from '../../../core/kit/dial-steps';
+import { dialsClause, ridesClause } from '../../../core/finish/parts/at-the-machine';
+import { dialField } from '../../../core/kit/dial-steps';
+import { startingValuesOf, valuesBesideDials } from '../../../core/plan/work';
+import { swings } from '../../../core/stitch/needle-path';
+import { useLengths } from '../../app/lengths-context';
+import { dialName } from '../../words/dials';
+import { fill } from '../../words/fill';
+import { finishName } from '../../words/finishes';
+import { ofHundred } from '../../words/number';
+import { valueInWords } from '../../words/starting-value';
+import { stitchLabel } from '../../words/stitches';
+import type { Bench } from './bench';
+import { isLooped } from './looped';
+
+const dials: readonly Dial[] = ['width', 'length', 'needlePosition', 'guide'];
+
+/** The dials of a setting that can stand otherwise, with where they stand, mm. */
+function dialRows({ plan, dials: settings, set }: Bench): (readonly [Dial, number])[] {
+  if (!settings) return [];
+  const looped = isLooped(plan);
+  const guided = set?.checks.some(({ v0 }) => v0.guide !== 0) ?? false;
+  return dials
+    .filter((dial) => {
+      if (dial === 'length') return true;
+      if (looped) return false;
+      if (dial === 'width') return swings(plan.stitch);
+      return dial === 'needlePosition' || guided;
+    })
+    .filter(
+      (dial) => dial !== 'guide' || dialTravel(dial, plan.machine, plan.foot.guide).stepMm > 0,
+    )
+    .map((dial) => [dial, settings[dialField[dial]]] as const);
+}
+
+/** One line of the card. */
+function Line({ name, value, unit = '' }: { name: string; value: string; unit?: string }) {
+  return (
+    <tr className="border-b border-line">
+      <th scope="row" className="py-0.5 pr-3 text-left font-normal">
+        {name}
+      </th>
+      <td className="py-0.5 text-right font-bold">
+        {value}
+        {unit && <span className="font-normal"> {unit}</span>}
+      </td>
+    </tr>
+  );
+}
+
+/** The slip on paper: one card on one page, its numbers and nothing to fill in. */
+export function PrintedCard({ bench }: { bench: Bench }) {
+  const { finish, plan, request, machine, foot, cloth, edge, judgement, folds, passes, work } =
+    bench;
+  const lengths = useLengths();
+  const margin = judgement?.margins[0];
+  const values = !folds
+    ? []
+    : bench.margin
+      ? valuesBesideDials(finish, request)
+      : startingValuesOf(finish, request);
+  const looped = isLooped(plan);
+  return createPortal(
+    <section aria-label="Card" data-print-alone className="hidden print:block">
+      <div className="w-[105mm] border border-black bg-white p-4 text-sm leading-tight text-black">
+        <h2 className="text-lg">
+          {finishName(finish.id)}, {edge.on || edge.name}
+        </h2>
+        <p>
+          {machine.name}
+          {looped ? '' : `, ${foot.name}`}; {cloth.name}
+        </p>
+        {work.sewn && !looped && (
+          <p>
+            {stitchLabel(plan.stitch.pattern)}; {ridesClause(work)}
+          </p>
+        )}
+        {judgement && margin && (
+          <p className="pb-1 font-bold">
+            Margin {lengths.fine(-margin.fromMm)} left, {lengths.fine(margin.toMm)} right;{' '}
+            {ofHundred(judgement.chance)} of 100
+          </p>
+        )}
+        <table className="w-full border-t border-line">
+          <tbody>
+            {dialRows(bench).map(([dial, mm]) => (
+              <Line
+                key={dial}
+                name={dialName(dial, plan.foot.guidance)}
+                value={lengths.fineNumber(mm)}
+                unit={lengths.unit}
+              />
+            ))}
+            {values.map((value) => (
+              <Line
+                key={value.id}
+                name={value.name}
+                value={valueInWords(value, lengths)}
+                unit={value.unit === 'mm' ? lengths.unit : ''}
+              />
+            ))}
+          </tbody>
+        </table>
+        {passes.map(({ id, name, sewn }) => {
+          const clause = sewn && dialsClause(sewn);
+          return clause ? (
+            <p key={id} className="pt-1">
+              <b>{name}:</b> {fill(clause.text, clause.values, lengths)}
+            </p>
+          ) : null;
+        })}
+      </div>
+    </section>,
+    document.body,
+  );
+}
