@@ -21,6 +21,7 @@ const untested = {
 export const cloths = parsed(clothDraft, {
   'cloth-flannel': {
     name: 'Wool flannel, slate',
+    colour: '#5d6b78',
     weightClass: 'heavy',
     tests: {
       ...untested,
@@ -47,6 +48,7 @@ export const cloths = parsed(clothDraft, {
   },
   'cloth-linen': {
     name: 'Linen, unbleached',
+    colour: '#d3c6a6',
     weightClass: 'light',
     tests: {
       ...untested,
@@ -68,6 +70,7 @@ export const cloths = parsed(clothDraft, {
   },
   'cloth-ponte': {
     name: 'Ponte knit, brick red',
+    colour: '#9a4a3a',
     weightClass: 'heavy',
     tests: {
       ...untested,
@@ -92,6 +95,7 @@ export const cloths = parsed(clothDraft, {
   },
   'cloth-canvas': {
     name: 'Cotton canvas, chalk white',
+    colour: '#ece6d8',
     weightClass: 'heavy',
     tests: { ...untested, construction: 'woven', ozPerSqYd: 10 },
     note: 'Weight from the bolt; the rest not tested yet.',
@@ -103,6 +107,7 @@ export const cloths = parsed(clothDraft, {
   },
   'cloth-veil': {
     name: 'Sheer veil cloth, moth grey',
+    colour: '#b9b5ac',
     weightClass: 'featherweight',
     tests: {
       ...untested,
@@ -124,6 +129,7 @@ export const cloths = parsed(clothDraft, {
   },
   'cloth-denim': {
     name: 'Denim, indigo',
+    colour: '#3a4a68',
     weightClass: 'heavy',
     tests: {
       ...untested,

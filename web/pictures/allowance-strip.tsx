@@ -132,14 +132,14 @@ export function AllowanceStrip({ folds }: { folds: FoldPlan }) {
             y={top}
             width={Math.max(0, x(Math.max(0, folds.allowanceMm)) - x(0))}
             height={bottom - top}
-            fill="#e4d9c4"
+            fill="var(--cloth-1)"
           />
           <rect
             x={x(Math.max(0, folds.allowanceMm))}
             y={top}
             width={width - pad - x(Math.max(0, folds.allowanceMm))}
             height={bottom - top}
-            fill="#cdbfa5"
+            fill="var(--cloth-2)"
           />
           <rect
             x={x(0)}

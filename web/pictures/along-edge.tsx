@@ -80,7 +80,7 @@ export function AlongEdgePicture({ along, lengthMm, closed }: AlongEdgeProps) {
           </text>
           <path
             d={`M${x(0)},${base} ${outline} L${x(lengthMm)},${base} Z`}
-            fill="#cdbfa5"
+            fill="var(--cloth-2)"
             stroke="#4d463a"
             strokeWidth={1.5}
           />

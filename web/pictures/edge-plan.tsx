@@ -32,9 +32,9 @@ interface BandsProps {
 /** Garment, hem and allowance along a straight edge, with the three lines between them, px. */
 function Bands({ x0, x1, top, lands, hemline, raw, cutOff, plain }: BandsProps) {
   const bands = [
-    [top, lands, '#cdbfa5'],
-    [lands, hemline, '#b6a98f'],
-    [hemline, raw, cutOff ? 'url(#edge-cut-off)' : '#e4d9c4'],
+    [top, lands, 'var(--cloth-2)'],
+    [lands, hemline, 'var(--cloth-3)'],
+    [hemline, raw, cutOff ? 'url(#edge-cut-off)' : 'var(--cloth-1)'],
   ] as const;
   const lines = [
     ...(plain ? [] : [[lands, '#963226', 1.5, '7 4'] as const]),
@@ -164,9 +164,12 @@ function Tightest({ edge, depthMm, allowanceMm, cutOff, plain, width, top, heigh
       >
         its tightest curve, radius {lengths.cloth(radius)}
       </text>
-      <path d={ring(at(wanted), at(depthMm))} fill="#cdbfa5" />
-      <path d={ring(at(depthMm), radius)} fill="#b6a98f" />
-      <path d={ring(radius, at(-allowanceMm))} fill={cutOff ? 'url(#edge-cut-off)' : '#e4d9c4'} />
+      <path d={ring(at(wanted), at(depthMm))} fill="var(--cloth-2)" />
+      <path d={ring(at(depthMm), radius)} fill="var(--cloth-3)" />
+      <path
+        d={ring(radius, at(-allowanceMm))}
+        fill={cutOff ? 'url(#edge-cut-off)' : 'var(--cloth-1)'}
+      />
       <g fill="none">
         {!plain && (
           <path d={line(at(depthMm))} stroke="#963226" strokeWidth={1.5} strokeDasharray="7 4" />

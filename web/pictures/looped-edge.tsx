@@ -50,29 +50,31 @@ export function LoopedEdge(props: LoopedEdgeProps) {
       <rect x={x} y={y} width={width} height={height} fill="#fdfbf5" />
       <path
         d={`${lineAt(0)} L${x + width},${y} L${x},${y} Z`}
-        fill={face === 'up' ? '#e4d9c4' : '#d9ccb3'}
-        stroke="#8d8069"
+        fill={face === 'up' ? 'var(--cloth-1)' : 'var(--cloth-2)'}
+        stroke="var(--cloth-edge)"
       />
       {puckers.map((mm) => (
         <path
           key={mm}
           d={`M${at(mm, 0)} L${at(mm + 0.8, 5 + 30 * -wave.excess)}`}
-          stroke="#8d8069"
+          stroke="var(--cloth-edge)"
           strokeWidth={2}
         />
       ))}
       {needleLinesMm.map((inMm) => (
         <path
           key={inMm}
+          className="haloed"
           d={lineAt(inMm)}
           fill="none"
-          stroke="#26272b"
+          stroke="var(--thread)"
           strokeWidth={Math.max(1.4, 0.3 * pxPerMm)}
           strokeDasharray={`${stitchMm * pxPerMm * 0.8} ${stitchMm * pxPerMm * 0.2}`}
         />
       ))}
       {loops && (
         <path
+          className="haloed"
           d={loops}
           fill="none"
           stroke="#235387"
@@ -82,6 +84,7 @@ export function LoopedEdge(props: LoopedEdgeProps) {
       )}
       {slipped > 0 && (
         <path
+          className="haloed"
           d={stitches.map((mm) => `M${at(mm, 0)} L${at(mm, slipped)}`).join(' ')}
           stroke="#963226"
           strokeWidth={Math.max(1.2, 0.25 * pxPerMm)}

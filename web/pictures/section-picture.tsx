@@ -20,9 +20,9 @@ interface SectionPictureProps {
 
 /** Each strip its own ground; they are named as well, where there is more than one. */
 const grounds: Readonly<Record<string, string>> = {
-  garment: '#b6a98f',
+  garment: 'var(--cloth-3)',
   binding: '#9fb3c4',
-  'other side': '#d9cfb9',
+  'other side': 'var(--cloth-1)',
 };
 
 type Scale = (mm: number) => number;
@@ -94,10 +94,10 @@ export function SectionPicture({ stage, marks, exaggeration, small = false }: Se
             const across = thicknessMm * scale;
             return (
               <g key={i} fill="none" strokeLinejoin="round">
-                <path d={line} stroke="#4d463a" strokeWidth={across + 1.4} />
+                <path d={line} stroke="var(--cloth-line)" strokeWidth={across + 1.4} />
                 <path
                   d={line}
-                  stroke={grounds[piece] ?? '#b6a98f'}
+                  stroke={grounds[piece] ?? 'var(--cloth-3)'}
                   strokeWidth={Math.max(0.8, across - 1.2)}
                 />
               </g>
@@ -173,7 +173,7 @@ function PieceKey({ pieces, y }: { pieces: readonly string[]; y: number }) {
     <g fontSize={14}>
       {pieces.map((piece, i) => (
         <g key={piece} transform={`translate(${16 + i * 110}, ${y})`}>
-          <rect y={-11} width={16} height={12} fill={grounds[piece]} stroke="#4d463a" />
+          <rect y={-11} width={16} height={12} fill={grounds[piece]} stroke="var(--cloth-line)" />
           <text x={22} fill="#26272b">
             {piece}
           </text>

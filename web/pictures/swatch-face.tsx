@@ -17,6 +17,12 @@ export interface SwatchFaceProps extends FaceWindow {
   readonly midMm: number;
 }
 
+/** A thread, over a rim that tells it from a cloth of its own colour. */
+export const threadLines = [
+  { stroke: 'var(--thread-rim)', more: 1.4 },
+  { stroke: 'var(--thread)', more: 0 },
+] as const;
+
 /** A face of the seam, drawn to scale: cloth, threads, and a ring around every fault. */
 export function SwatchFace(props: SwatchFaceProps) {
   const { id, swatch, regions, face, shownMm, lock, x, y, width, height, pxPerMm, midMm } = props;
@@ -51,41 +57,44 @@ export function SwatchFace(props: SwatchFaceProps) {
           y={top}
           width={width}
           height={bottom - top}
-          fill={region.layers > 1 && face === 'up' ? '#d3c6ae' : '#e4d9c4'}
-          stroke="#8d8069"
+          fill={region.layers > 1 && face === 'up' ? 'var(--cloth-2)' : 'var(--cloth-1)'}
+          stroke="var(--cloth-edge)"
           strokeOpacity={face === 'up' ? 0.7 : 0.25}
           strokeDasharray={face === 'up' ? undefined : '3 4'}
         />
       ))}
-      {shownMm === null ? (
-        <path
-          d={threadPath(
-            holes.map((hole) => ({ ...hole, xMm: hole.yMm, yMm: hole.xMm })),
-            along,
-            across,
-          )}
-          fill="none"
-          stroke="#26272b"
-          strokeWidth={Math.max(1.2, 0.22 * pxPerMm)}
-          strokeLinejoin="round"
-        />
-      ) : (
-        counted.map(({ stitch, yMm }) => {
-          const half = (shownMm[stitch ?? 0] ?? 0) / 2;
-          return half > 0 ? (
-            <line
-              key={yMm}
-              x1={along(yMm)}
-              x2={along(yMm)}
-              y1={across(-half)}
-              y2={across(half)}
-              stroke="#26272b"
-              strokeWidth={Math.max(1.5, 0.25 * pxPerMm)}
-              strokeLinecap="round"
+      {shownMm === null
+        ? threadLines.map(({ stroke, more }) => (
+            <path
+              key={stroke}
+              d={threadPath(
+                holes.map((hole) => ({ ...hole, xMm: hole.yMm, yMm: hole.xMm })),
+                along,
+                across,
+              )}
+              fill="none"
+              stroke={stroke}
+              strokeWidth={Math.max(1.2, 0.22 * pxPerMm) + more}
+              strokeLinejoin="round"
             />
-          ) : null;
-        })
-      )}
+          ))
+        : counted.flatMap(({ stitch, yMm }) => {
+            const half = (shownMm[stitch ?? 0] ?? 0) / 2;
+            return half > 0
+              ? threadLines.map(({ stroke, more }) => (
+                  <line
+                    key={`${yMm} ${stroke}`}
+                    x1={along(yMm)}
+                    x2={along(yMm)}
+                    y1={across(-half)}
+                    y2={across(half)}
+                    stroke={stroke}
+                    strokeWidth={Math.max(1.5, 0.25 * pxPerMm) + more}
+                    strokeLinecap="round"
+                  />
+                ))
+              : [];
+          })}
       {loops &&
         holes.map(({ xMm, yMm }, i) => (
           <circle
@@ -104,6 +113,7 @@ export function SwatchFace(props: SwatchFaceProps) {
             cx={along(yMm)}
             cy={across(shownMm === null ? xMm : 0)}
             r={Math.max(5, 0.9 * pxPerMm)}
+            className="haloed"
             fill="none"
             stroke="#963226"
             strokeWidth={2.5}

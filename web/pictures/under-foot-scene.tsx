@@ -106,7 +106,7 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
               y={y}
               width={Math.max(0, to - from)}
               height={height}
-              fill={region.layers > 1 ? '#cdbfa5' : '#e4d9c4'}
+              fill={region.layers > 1 ? 'var(--cloth-2)' : 'var(--cloth-1)'}
             />
             <rect
               x={from}
@@ -121,7 +121,7 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
                 x2={to}
                 y1={y}
                 y2={y + height}
-                stroke="#8d8069"
+                stroke="var(--cloth-edge)"
                 strokeWidth={1.5}
                 strokeDasharray="2 3"
               />
@@ -174,7 +174,7 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
         fillOpacity={0.17}
       />
       {allowed && allowed[1] > allowed[0] && (
-        <g stroke="#3f5c2a" strokeWidth={lens ? 3 : 2} fill="#8ba26f">
+        <g className="haloed" stroke="#3f5c2a" strokeWidth={lens ? 3 : 2} fill="#8ba26f">
           {(first.onlyBefore ? [-1, -2, -3] : [0, -1, 1]).map((i) => {
             const y = py(view, i * Math.max(repeatMm, first.onlyBefore ? 2.5 : 0));
             const [from, to] = [
@@ -213,6 +213,7 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
         />
       )}
       <line
+        className="haloed"
         x1={px(view, reference)}
         x2={px(view, reference)}
         y1={edgeTop}
@@ -222,6 +223,7 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
       />
       {[sewn, toCome].map((part) => (
         <path
+          className="haloed"
           key={part === sewn ? 'sewn' : 'to-come'}
           d={threadPath(
             part,
@@ -243,7 +245,7 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
         const rings = (r: number) =>
           seen.map(({ xMm, yMm }) => circle(px(view, xMm), py(view, yMm), r)).join('');
         return (
-          <g key={role} fill={colour}>
+          <g key={role} className="haloed" fill={colour}>
             <path d={rings(Math.max(2.5, radius))} fillOpacity={lens ? 0.3 : 0.6} stroke={colour} />
             {lens && <path d={rings(3.5)} />}
             <path

@@ -7,6 +7,7 @@ import { SelectField } from '../../controls/select-field';
 import { TextField } from '../../controls/text-field';
 import { faceNames, fibreNames, napNames, shineNames } from '../../words/cloth';
 import { PhotoField } from '../../controls/photo-field';
+import { ClothColour } from './cloth-colour';
 
 /** What one writes down of a cloth beside its tests. */
 export function ClothAbout({ cloth }: { cloth: ClothRecord }) {
@@ -36,6 +37,7 @@ export function ClothAbout({ cloth }: { cloth: ClothRecord }) {
         photoId={cloth.photoId}
         onChange={(photoId) => set({ photoId })}
       />
+      <ClothColour cloth={cloth} />
       <div className="grid grid-cols-2 gap-3">
         {pick('Fibre', cloth.fibre, fibres, fibreNames, (fibre) => set({ fibre }))}
         {pick('Faces', cloth.face, faces, faceNames, (face) => set({ face }))}

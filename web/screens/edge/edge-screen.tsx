@@ -1,9 +1,10 @@
-import { Suspense, useEffect } from 'react';
+import { Suspense, useEffect, useMemo } from 'react';
 import { createPortal } from 'react-dom';
 import { Link, Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import { useLengths } from '../../app/lengths-context';
 import { useRecord } from '../../app/records';
 import { LoadState } from '../../app/trouble';
+import { ownColours } from '../../pictures/own-colours';
 import { useEdgeBench, type Bench } from './bench';
 import { usePassBench } from './use-pass-bench';
 import { MarginPanel } from './margin-panel';
@@ -50,6 +51,17 @@ function Stations({ bench: whole, stationId }: { bench: Bench; stationId: string
   const project = useRecord('projects', bench.edge.projectId);
   const station = stations.find(({ id }) => id === stationId);
   useEdgeKeys(bench.edge.id);
+  const { colour } = bench.cloth;
+  const { thread, threadColour } = bench.record;
+  const coloured = colour !== null;
+  const colours = useMemo(
+    () =>
+      ownColours({
+        cloth: colour,
+        thread: threadColour ?? (thread === 'matching' ? colour : null),
+      }),
+    [colour, thread, threadColour],
+  );
   const lengths = useLengths();
   const crumbs = document.getElementById('crumbs');
   if (!station) return <Navigate to={`/edges/${bench.edge.id}/cloth`} replace />;
@@ -86,6 +98,8 @@ function Stations({ bench: whole, stationId }: { bench: Bench; stationId: string
         <div className="no-print flex min-h-0 flex-col gap-3">
           <section
             aria-label={`${station.name}: the table`}
+            {...(coloured ? { 'data-coloured': '' } : {})}
+            style={colours}
             className="sheet min-h-80 grow overflow-auto contain-content lg:min-h-0"
           >
             <Suspense>

@@ -17,10 +17,9 @@ const threadNames: Readonly<Record<ThreadMatch, string>> = {
   clear: 'clear',
 };
 
-type Wished = Pick<PlanRecord, 'id' | 'aim' | 'thread' | 'threadColour' | 'pickMm'>;
-
-interface HoldOrHideProps {
-  readonly plan: Wished;
+/** Each for itself, so that a nudge of a dial draws none of it anew. */
+interface HoldOrHideProps extends Pick<PlanRecord, 'aim' | 'thread' | 'threadColour' | 'pickMm'> {
+  readonly planId: string;
   readonly clothColour: string | null;
   /** Whether stitches bite into a fold, so that holding and hiding pull two ways. */
   readonly bites: boolean;
@@ -30,9 +29,14 @@ interface HoldOrHideProps {
  * What one would rather have of the stitches, and the thread: they set what a fault weighs, the
  * thread one accepts on the right side and the length, and so the dials are solved anew.
  */
-export const HoldOrHide = memo(function HoldOrHide({ plan, clothColour, bites }: HoldOrHideProps) {
+export const HoldOrHide = memo(function HoldOrHide({
+  planId,
+  clothColour,
+  bites,
+  ...plan
+}: HoldOrHideProps) {
   const lengths = useLengths();
-  const set = (patch: Partial<PlanRecord>) => changePlan(plan.id, { ...patch, settings: null });
+  const set = (patch: Partial<PlanRecord>) => changePlan(planId, { ...patch, settings: null });
   const withThread = (thread: ThreadMatch, threadColour: string | null) =>
     set({ thread, threadColour, pickMm: proposedPickMm(thread, clothColour, threadColour) });
   return (

@@ -25,11 +25,11 @@ import { finishName } from '../../words/finishes';
 import { counted } from '../../words/number';
 import type { Bench } from './bench';
 import { isLooped } from './looped';
-import { HoldOrHide } from './hold-or-hide';
 import { Passes } from './passes';
 import { PutIn } from './put-in';
 
 const starting = () => import('./starting-slip');
+const HoldOrHide = lazy(async () => ({ default: (await import('./hold-or-hide')).HoldOrHide }));
 const PrintedCard = lazy(async () => ({
   default: (await import('./printed-card')).PrintedCard,
 }));
@@ -239,11 +239,17 @@ function DialSlip({ bench, finishMargin }: { bench: Bench; finishMargin: FinishM
           .patterns.filter((pattern) => patternsOf(plan.machine).includes(pattern))}
       />
       {!looped && (
-        <HoldOrHide
-          plan={record}
-          clothColour={bench.cloth.colour}
-          bites={finish.nature(plan.fold.variant).worked.includes('bites')}
-        />
+        <Suspense fallback={<div className="min-h-24 border-t border-line" />}>
+          <HoldOrHide
+            planId={record.id}
+            aim={record.aim}
+            thread={record.thread}
+            threadColour={record.threadColour}
+            pickMm={record.pickMm}
+            clothColour={bench.cloth.colour}
+            bites={finish.nature(plan.fold.variant).worked.includes('bites')}
+          />
+        </Suspense>
       )}
       {seam && <p className="pt-2 text-sm text-soft">Seam ISO 4916 {seam}</p>}
       {bench.folds && <PutIn finish={finish} request={bench.request} />}
