@@ -101,7 +101,7 @@ test('by mouse: from a look at the finishes to a neck bound, its opening and its
   await boxes.nth(0).check();
   await boxes.nth(1).check();
   await expect(page.getByText(/^2 of \d+ done$/)).toBeVisible();
-  await expect(page.getByText('Draw the strip through the binder', { exact: false })).toBeVisible();
+  await expect(page.getByText('Cut the strip to a point at 45°', { exact: false })).toBeVisible();
   await expect.poll(async () => (await app.api<Plan>('plans/plan-veil')).ticks).toHaveLength(2);
   await page.reload();
   await expect(page.getByText(/^2 of \d+ done$/)).toBeVisible();

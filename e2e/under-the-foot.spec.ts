@@ -70,24 +70,37 @@ test('a straight-stitch plate blocks every width, in words and in the picture', 
   page,
   app,
 }) => {
-  const machine = await app.api<{ version: number; specs: object }>('machines/machine-home');
-  await app.change('machines/machine-home', {
-    version: machine.version,
-    specs: { ...machine.specs, plateHoleMm: [-1, 1] },
-  });
+  const plate = async (plateHoleMm: [number, number] | null) => {
+    const { version, specs } = await app.api<{ version: number; specs: object }>(
+      'machines/machine-home',
+    );
+    await app.change('machines/machine-home', { version, specs: { ...specs, plateHoleMm } });
+  };
+  const { specs } = await app.api<{ specs: { plateHoleMm?: [number, number] | null } }>(
+    'machines/machine-home',
+  );
+  await plate([-1, 1]);
   await page.goto(app.address + setting('edge-apron'));
-  await expect(page.getByTestId('chance')).toContainText('0 of 100');
+  await expect(page.getByRole('alert').first()).toContainText(
+    'a plate with a wide hole would sew it',
+  );
+  await expect(page.getByRole('link', { name: /Setting/ })).toContainText('can’t be sewn so');
+  // A width that was chosen on the other plate.
+  await plate(specs.plateHoleMm ?? null);
+  await page.reload();
   await page.getByLabel('Width', { exact: true }).fill('3');
   await page.getByLabel('Width', { exact: true }).press('Enter');
+  await expect
+    .poll(async () => (await app.api<{ settings: object | null }>('edges/edge-apron')).settings)
+    .not.toBeNull();
+  await plate([-1, 1]);
+  await page.reload();
   await expect(page.getByTestId('chance')).toContainText('blocked');
   await expect(page.getByRole('alert').first()).toContainText(
     'a straight-stitch plate leaves no room to swing, and this stitch swings 3 mm',
   );
   const picture = page.getByRole('img', { name: 'View under the foot, to scale' });
   await expect(picture.locator('path[stroke="#963226"]').first()).toHaveAttribute('d', /M/);
-  // It is not kept.
-  await page.reload();
-  await expect(page.getByTestId('chance')).toContainText('0 of 100');
 });
 
 test('a stitch the machine does not have is refused by name, and the others are offered', async ({

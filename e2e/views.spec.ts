@@ -131,7 +131,7 @@ test('an empty kit and shelf say what to do first', async ({ page, app }) => {
   await page.goto(`${app.address}/kit`);
   for (const [drawer, left] of [
     ['Machines', 3],
-    ['Feet', 8],
+    ['Feet', 9],
     ['Attachments', 1],
   ] as const) {
     const items = page.getByRole('region', { name: drawer }).getByRole('listitem');

@@ -58,14 +58,15 @@ export const ledAlong = (foot: Foot, reference: FootReference): Foot => ({
   guidance: reference.guidance,
   guide: reference.guide,
   reference: reference.name,
-  references: null,
   ...(reference.besideMm ? { besideMm: reference.besideMm } : {}),
 });
 
-/** A foot led along each of its references in turn; as it is where it names none. */
+/** A foot led along each of its references in turn. */
+export const everyReference = (foot: Foot): Foot[] =>
+  (foot.references ?? []).map((reference) => ledAlong(foot, reference));
+
+/** Every way a foot may be led; as it is where it names no references, or is led along one. */
 export function everyRide(foot: Foot): Foot[] {
-  const { references } = foot;
-  return references && references.length > 0
-    ? references.map((reference) => ledAlong(foot, reference))
-    : [foot];
+  const led = (foot.reference ?? null) === null ? everyReference(foot) : [];
+  return led.length > 0 ? led : [foot];
 }

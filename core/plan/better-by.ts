@@ -2,7 +2,7 @@ import type { Finish } from '../finish/finish';
 import { foldFields, takesField } from '../finish/fold-request';
 import type { SewingPlan } from '../finish/sewing-plan';
 import { Impossible, refusal, type Issue } from '../impossible';
-import type { Foot, IntervalMm } from '../kit/foot';
+import { everyReference, type Foot, type IntervalMm } from '../kit/foot';
 import { leastChance } from '../margin/least-chance';
 import { solve } from '../margin/solve';
 import { judge } from './judge';
@@ -82,6 +82,28 @@ function slotChanges(plan: SewingPlan): Change[] {
   ];
 }
 
+/** The plate with the wide hole, where a narrow one is on. */
+function plateChanges(plan: SewingPlan): Change[] {
+  const { machine } = plan;
+  if (!machine.plateHoleMm) return [];
+  return [plan.foot, ...everyReference(plan.foot)].map((foot) => ({
+    plan: { ...plan, foot, machine: { ...machine, plateHoleMm: null } },
+    code: 'wider-plate',
+    text: 'a plate with a wide hole would sew it',
+    values: {},
+  }));
+}
+
+/** The same foot, led along another of its references. */
+function referenceChanges(plan: SewingPlan): Change[] {
+  return everyReference(plan.foot).map((foot) => ({
+    plan: { ...plan, foot },
+    code: 'other-reference',
+    text: 'led along the {reference} it can be sewn',
+    values: { reference: foot.reference ?? '' },
+  }));
+}
+
 /** A fold made longer, as far as the finish lets it be. */
 function foldChanges(finish: Finish, plan: SewingPlan): Change[] {
   return foldFields.flatMap((field): Change[] => {
@@ -102,12 +124,18 @@ function foldChanges(finish: Finish, plan: SewingPlan): Change[] {
 
 /**
  * Why a set-up whose best setting is next to hopeless is refused, with the one change that would
- * help: a guide elsewhere, a wider slot, a longer fold; the first that is worth sewing.
+ * help: another of the foot’s references, another plate, a guide elsewhere, a wider slot, a longer fold; the first that is worth sewing.
  *
  * @param plan led along one reference
  */
 export function hopelessIssue(finish: Finish, plan: SewingPlan, chance: number): Issue {
-  const tried = [...guideChanges(plan), ...slotChanges(plan), ...foldChanges(finish, plan)];
+  const tried = [
+    ...referenceChanges(plan),
+    ...plateChanges(plan),
+    ...guideChanges(plan),
+    ...slotChanges(plan),
+    ...foldChanges(finish, plan),
+  ];
   const worth = (least: number) =>
     tried.find((it) => bestChance(finish, it.plan) >= Math.max(leastChance, least));
   const change = worthwhile.reduce<Change | undefined>(

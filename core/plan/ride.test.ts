@@ -3,11 +3,11 @@ import { finishById } from '../finish/catalogue';
 import type { SewingPlan } from '../finish/sewing-plan';
 import { Impossible } from '../impossible';
 import { dialPositions, dialTravel } from '../kit/dial-steps';
-import { everyRide, guidances, type FootReference } from '../kit/foot';
+import { everyReference, everyRide, guidances, type FootReference } from '../kit/foot';
 import { genericFeet } from '../kit/generic-feet';
 import { tieWithin } from '../margin/solve';
 import { examplePlan } from './example.fixture';
-import { hopelessIssue } from './better-by';
+import { bestChance, hopelessIssue } from './better-by';
 import { judge } from './judge';
 import { alongBest, alongNamed } from './ride';
 import { setUpOf } from './set-up-of';
@@ -113,4 +113,25 @@ test('what is next to hopeless is refused with the one change that would help', 
   expect(judge(mendedSet, startingSetting(overcast, mended, mendedSet)).chance).toBeGreaterThan(
     0.1,
   );
+});
+
+test('a plate for straight stitches is named, where it is what is in the way', () => {
+  const machine = { ...zigzag.machine, plateHoleMm: [-1, 1] as const };
+  const foot = genericFeet.find(({ id }) => id === 'zigzag-7')!.specs;
+  const plan = alongBest(overcast, { ...zigzag, machine, foot });
+  const issue = hopelessIssue(overcast, plan, 0);
+  expect(issue).toMatchObject({ code: 'wider-plate' });
+  expect(issue.message).toContain('a plate with a wide hole would sew it');
+});
+
+test('another of the foot’s own references is named before anything is bought', () => {
+  const foot = genericFeet.find(({ id }) => id === 'zigzag-7')!.specs;
+  const hopeless = everyReference(foot).find(
+    (led) => bestChance(overcast, { ...zigzag, foot: led }) < 0.01,
+  );
+  expect(hopeless).toBeDefined();
+  const issue = hopelessIssue(overcast, { ...zigzag, foot: hopeless! }, 0);
+  expect(issue).toMatchObject({ code: 'other-reference' });
+  const better = alongNamed(foot, String(issue.values?.['reference']))!;
+  expect(bestChance(overcast, { ...zigzag, foot: better })).toBeGreaterThan(0.1);
 });

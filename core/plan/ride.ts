@@ -1,7 +1,7 @@
 import type { Finish } from '../finish/finish';
 import type { SewingPlan } from '../finish/sewing-plan';
 import { Impossible } from '../impossible';
-import { everyRide, type Foot } from '../kit/foot';
+import { everyReference, everyRide, type Foot } from '../kit/foot';
 import { solved, tieWithin, type Costed } from '../margin/solve';
 import { setUpOf } from './set-up-of';
 
@@ -34,7 +34,7 @@ function ridden(finish: Finish, plan: SewingPlan): Ridden | Impossible {
 
 /** The foot as it is led along the reference of a name; null where it has none of that name. */
 export function alongNamed(foot: Foot, name: string): Foot | null {
-  return everyRide(foot).find(({ reference }) => reference === name) ?? null;
+  return everyReference(foot).find(({ reference }) => reference === name) ?? null;
 }
 
 /**
@@ -59,4 +59,18 @@ export function alongBest(finish: Finish, plan: SewingPlan): SewingPlan {
   const near = able.filter(({ best }) => best.cost <= least + tieWithin);
   const [chosen] = near.sort((a, b) => tidierRide(a.best, b.best));
   return chosen?.plan ?? first;
+}
+
+/**
+ * As {@link alongBest}, but along the first reference where nothing can be sewn along any: a
+ * set-up that is to be shown with what is wrong about it, or kept while it is being changed.
+ */
+export function alongBestOrFirst(finish: Finish, plan: SewingPlan): SewingPlan {
+  try {
+    return alongBest(finish, plan);
+  } catch (error) {
+    if (!(error instanceof Impossible)) throw error;
+    const [first] = everyRide(plan.foot);
+    return first ? { ...plan, foot: first } : plan;
+  }
 }

@@ -126,6 +126,10 @@ const clothOf = (row: Row) =>
     tests: row['tests'],
   }) as Parameters<typeof clothFromDescription>[0];
 
+/** Every field of a draft but those that stay as they were made. */
+const allBut = (shape: object, ...fixed: string[]): string[] =>
+  Object.keys(shape).filter((field) => !fixed.includes(field));
+
 /** Every kind of record, by the name it has in the address. */
 export const resources: Readonly<Record<string, Resource>> = {
   cloths: {
@@ -138,7 +142,10 @@ export const resources: Readonly<Record<string, Resource>> = {
       clothFromDescription(draft as unknown as Parameters<typeof clothFromDescription>[0]);
       await refuseUnknownPhoto(change, draft['photoId']);
     },
-    users: [{ table: 'edges', by: 'clothId' }],
+    users: [
+      { table: 'edges', by: 'clothId' },
+      { table: 'plans', by: 'stripClothId' },
+    ],
     present: (row) => {
       const description = clothOf(row);
       return {
@@ -190,26 +197,7 @@ export const resources: Readonly<Record<string, Resource>> = {
   edges: {
     table: 'edges',
     draft: edgeDraft,
-    patchable: [
-      'name',
-      'on',
-      'clothId',
-      'shape',
-      'lengthMm',
-      'minRadiusMm',
-      'turnDegrees',
-      'passesOverMm',
-      'crossings',
-      'forChild',
-      'spareMm',
-      'purpose',
-      'oldHem',
-      'joined',
-      'pair',
-      'depthMm',
-      'secondEdge',
-      'seamAllowanceMm',
-    ],
+    patchable: allBut(edgeDraft.shape, 'projectId'),
     filters: ['projectId', 'clothId'],
     creatable: true,
     check: async (change, draft) => {
@@ -224,21 +212,7 @@ export const resources: Readonly<Record<string, Resource>> = {
   plans: {
     table: 'plans',
     draft: planDraft,
-    patchable: [
-      'finish',
-      'fold',
-      'machineId',
-      'footId',
-      'stitch',
-      'needleSize',
-      'pickMm',
-      'faultWeights',
-      'settings',
-      'keptAttemptId',
-      'schools',
-      'ticks',
-      'carryOver',
-    ],
+    patchable: allBut(planDraft.shape, 'edgeId'),
     filters: ['edgeId'],
     creatable: true,
     check: checkPlan,
@@ -254,17 +228,7 @@ export const resources: Readonly<Record<string, Resource>> = {
   attempts: {
     table: 'attempts',
     draft: attemptDraft,
-    patchable: [
-      'note',
-      'counts',
-      'settings',
-      'dialValues',
-      'symptoms',
-      'verdict',
-      'photoId',
-      'sewnOn',
-      'pinned',
-    ],
+    patchable: allBut(attemptDraft.shape, 'id', 'planId', 'pass'),
     filters: ['planId'],
     creatable: true,
     check: async (change, draft, patched) => {

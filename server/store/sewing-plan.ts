@@ -10,7 +10,7 @@ import { dialIssues } from '../../core/plan/dial-issues';
 import { judge } from '../../core/plan/judge';
 import { footNameOn, sewingPlanOf, workRequestOf } from '../../core/plan/of-records';
 import { passesOf } from '../../core/plan/passes';
-import { alongBest } from '../../core/plan/ride';
+import { alongBestOrFirst } from '../../core/plan/ride';
 import { setUpOf } from '../../core/plan/set-up-of';
 import { clothDraft } from '../../contract/cloth';
 import { footDraft, machineDraft } from '../../contract/kit';
@@ -105,7 +105,7 @@ export async function assemble(change: Change, draft: PlanDraft): Promise<Assemb
   });
   return {
     finish,
-    plan: sewingPlan.parse(alongBest(finish, kept)),
+    plan: sewingPlan.parse(alongBestOrFirst(finish, kept)),
     names: {
       cloth: String(cloth['name']),
       machine: machine.name,

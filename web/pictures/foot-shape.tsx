@@ -24,7 +24,7 @@ export function FootShape({ foot, guideMm, x, y, seeThrough = false }: FootShape
   const rest = parts.filter(({ look }) => look === 'metal' || look === 'crease');
   const clear = soles.some(({ look }) => look === 'clear');
   return (
-    <g strokeLinejoin="round" strokeLinecap="round">
+    <g className="haloed" strokeLinejoin="round" strokeLinecap="round">
       <path
         d={[...soles, ...holes].map((part) => pathOf(part, x, y)).join(' ')}
         fillRule="evenodd"

@@ -173,6 +173,19 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
         fill="#235387"
         fillOpacity={0.17}
       />
+      {[-band, band].map((asideMm) => (
+        <line
+          className="haloed"
+          key={asideMm}
+          x1={px(view, reference + asideMm)}
+          x2={px(view, reference + asideMm)}
+          y1={edgeTop}
+          y2={bottom}
+          stroke="#235387"
+          strokeWidth={1}
+          strokeDasharray="2 5"
+        />
+      ))}
       {allowed && allowed[1] > allowed[0] && (
         <g className="haloed" stroke="#3f5c2a" strokeWidth={lens ? 3 : 2} fill="#8ba26f">
           {(first.onlyBefore ? [-1, -2, -3] : [0, -1, 1]).map((i) => {

@@ -1,5 +1,6 @@
 import type { Issue } from '../../core/impossible';
 import { Impossible } from '../../core/impossible';
+import { unitOnce } from '../../core/plain-fill';
 import { ApiError } from '../app/api';
 import type { Lengths } from '../app/lengths';
 import { capital } from './number';
@@ -7,7 +8,7 @@ import { fill } from './fill';
 
 /** An issue in the person's own unit, where it came as a fact; else as it was written. */
 export function issueInWords({ text, values, message }: Issue, lengths: Lengths): string {
-  return text === undefined ? message : capital(fill(text, values ?? {}, lengths));
+  return text === undefined ? message : capital(unitOnce(fill(text, values ?? {}, lengths)));
 }
 
 /** Why something was refused, whoever refused it, in the person's own unit. */

@@ -106,7 +106,10 @@ export const stations: readonly Station[] = [
   {
     id: 'setting',
     name: 'Setting',
-    answer: ({ dials, judgement, margin, plan, proposed, finish, record }, { fineNumber, unit }) =>
+    answer: (
+      { dials, judgement, margin, plan, proposed, finish, record, issues },
+      { fineNumber, unit },
+    ) =>
       asProposed(
         !margin
           ? isSewn(finish, record)
@@ -116,7 +119,9 @@ export const stations: readonly Station[] = [
             ? 'blocked'
             : dials
               ? `${swings(plan.stitch) && !isLooped(plan) ? `${fineNumber(dials.widthMm)} wide, ` : ''}${fineNumber(dials.lengthMm)} ${unit} long`
-              : 'working it out',
+              : issues.length > 0
+                ? 'can’t be sewn so'
+                : 'working it out',
         proposed,
       ),
     Table: SettingTable,

@@ -8,10 +8,8 @@ import type {
 } from '../../../contract/records';
 import type { Finish } from '../../../core/finish/finish';
 import type { SewingPlan } from '../../../core/finish/sewing-plan';
-import { Impossible } from '../../../core/impossible';
-import { everyRide } from '../../../core/kit/foot';
 import { sewingPlanOf, type PlanRecords } from '../../../core/plan/of-records';
-import { alongBest } from '../../../core/plan/ride';
+import { alongBestOrFirst } from '../../../core/plan/ride';
 import { wholePlan } from '../../../core/plan/whole-plan';
 import { useList } from '../../app/records';
 
@@ -22,17 +20,6 @@ interface Parts {
   readonly machine: MachineRecord | undefined;
   readonly foot: FootRecord | undefined;
   readonly finish: Finish | undefined;
-}
-
-/** Led along the best reference; along the first where nothing can be sewn along any. */
-function led(finish: Finish, plan: SewingPlan): SewingPlan {
-  try {
-    return alongBest(finish, plan);
-  } catch (error) {
-    if (!(error instanceof Impossible)) throw error;
-    const [first] = everyRide(plan.foot);
-    return first ? { ...plan, foot: first } : plan;
-  }
 }
 
 /**
@@ -53,7 +40,8 @@ export function useSewingPlan(
     return { edge, plan, cloth, strip, machine, foot, threadFibre };
   }, [edge, cloth, strip, machine, foot, chosenText, threadFibre]);
   const plan = useMemo(
-    () => (records && finish ? wholePlan(finish, led(finish, sewingPlanOf(records))) : null),
+    () =>
+      records && finish ? wholePlan(finish, alongBestOrFirst(finish, sewingPlanOf(records))) : null,
     [records, finish],
   );
   return { plan, records };
