@@ -181,3 +181,9 @@ describe('what is wrong is named with what would be right', () => {
     for (const { message } of found) expect(message.length).toBeGreaterThan(0);
   });
 });
+
+test('a field that is missing, or of another kind, is told what it should be', () => {
+  const said = (body: object) => findings(projectDraft, body).map(({ message }) => message);
+  expect(said({})).toContain('It is missing; it is a text.');
+  expect(said({ name: 4 })).toContain('It should be a text.');
+});

@@ -20,6 +20,27 @@ export const errorBody = z.object({
 });
 export type ErrorBody = z.infer<typeof errorBody>;
 
+/** What the kinds of JSON are called. */
+const kinds: Readonly<Record<string, string>> = {
+  string: 'a text',
+  number: 'a number',
+  int: 'a whole number',
+  boolean: 'true or false',
+  array: 'a list',
+  tuple: 'a list of as many numbers as it takes',
+  object: 'an object',
+  record: 'an object',
+};
+
+/** Zod's own words for a wrong kind, in ours; words of the schema's own stay. */
+function kindInWords(message: string): string {
+  const [, expected, received] =
+    /^Invalid input: expected (\w+), received (\w+)$/.exec(message) ?? [];
+  if (expected === undefined) return message;
+  const wanted = kinds[expected] ?? expected;
+  return received === 'undefined' ? `It is missing; it is ${wanted}.` : `It should be ${wanted}.`;
+}
+
 /** Turns Zod's findings into the form of {@link ErrorBody}: unknown fields are named in the path. */
 export function issuesOf(error: z.ZodError): ErrorBody['error']['issues'] {
   return error.issues.flatMap((issue) => {
@@ -39,6 +60,6 @@ export function issuesOf(error: z.ZodError): ErrorBody['error']['issues'] {
         },
       ];
     }
-    return [{ path, message: issue.message, ...rangeFact(issue.message) }];
+    return [{ path, message: kindInWords(issue.message), ...rangeFact(issue.message) }];
   });
 }

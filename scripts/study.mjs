@@ -21,11 +21,14 @@ await build({
   },
   ssr: { noExternal: true },
 });
-const { runStudy } = await import(pathToFileURL(join(folder, 'study.mjs')).href);
+const { runStudy, runDifferentialStudy } = await import(
+  pathToFileURL(join(folder, 'study.mjs')).href
+);
 const [covered, walked] = process.argv[2]
   ? [Number(process.argv[2]), Number(process.argv[2])]
   : [500, 500];
 const rows = runStudy(covered, walked, (name) => console.error(`… ${name}`));
+const looped = runDifferentialStudy(covered);
 rmSync(folder, { recursive: true, force: true });
 
 const percent = (share) => `${(100 * share).toFixed(1)} %`;
@@ -44,5 +47,22 @@ for (const { name, reached: it } of rows) {
   const say = (n) => (n > 15 ? 'over 15' : n);
   console.log(
     `| ${name} | ${say(it.medianAdvised)} (${say(it.ninthAdvised)}) | ${say(it.medianTrial)} (${say(it.ninthTrial)}) |`,
+  );
+}
+
+console.log('\n| differential | after | flat place held |');
+console.log('| --- | --- | --- |');
+for (const { name, coverage } of looped) {
+  for (const { scraps, held } of coverage)
+    console.log(`| ${name} | ${scraps} | ${percent(held)} |`);
+}
+console.log(
+  '\n| differential | advised, median (nine of ten) | one step at a time, median (nine of ten) | flat where it said enough |',
+);
+console.log('| --- | --- | --- | --- |');
+for (const { name, reached: it } of looped) {
+  const say = (n) => (n > 15 ? 'over 15' : n);
+  console.log(
+    `| ${name} | ${say(it.medianAdvised)} (${say(it.ninthAdvised)}) | ${say(it.medianTrial)} (${say(it.ninthTrial)}) | ${percent(it.trulyFlat)} |`,
   );
 }

@@ -71,8 +71,9 @@ test('several scraps are pooled, the longer ones counting more', () => {
   const short = { beforeMm: 50, afterMm: 60, differential: 1 };
   const long = { beforeMm: 500, afterMm: 550, differential: 1 };
   const pooled = differentialLesson([short, long], any);
-  // Weights are squares of lengths: ln d = (50²·ln 1.2 + 500²·ln 1.1)/(50² + 500²).
-  const worked = Math.exp((2500 * Math.log(1.2) + 250_000 * Math.log(1.1)) / 252_500);
+  // Weights are 2/(1/L₀² + 1/L₁²): 2/(1/50² + 1/60²) = 2950.8…, 2/(1/500² + 1/550²) = 273 755.6….
+  const [few, many] = [180_000 / 61, 60_500_000 / 221];
+  const worked = Math.exp((few * Math.log(1.2) + many * Math.log(1.1)) / (few + many));
   expect(pooled.flatAt).toBeCloseTo(worked, 12);
   expect(pooled.flatAtSd).toBeLessThan(differentialLesson([short], any).flatAtSd);
 });

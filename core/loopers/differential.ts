@@ -15,10 +15,10 @@ export const usualDifferential = { from: 0.7, to: 2, step: 0.1 } as const;
 
 /** Starting guess: how far off one end of a length is read with a tape, standard deviation, mm. */
 const perEndMm = 0.5;
-/** Two lengths have four ends. */
-const differenceSdMm = perEndMm * 2;
+/** Two lengths have four ends: standard deviation of a difference of lengths, mm. */
+export const differenceSdMm = perEndMm * 2;
 /** Nine of ten readings of no difference lie within this many of those. */
-const z90 = 1.645;
+export const z90 = 1.645;
 
 /** The smallest difference of a marked length that is told from none, mm. */
 export const leastDifferenceMm = z90 * differenceSdMm;
@@ -112,8 +112,9 @@ export function differentialLesson(
 ): DifferentialLesson {
   let [weights, sum] = [0, 0];
   for (const { beforeMm, afterMm, differential } of scraps) {
-    // The logarithm of a ratio of lengths is as finely known as the lengths are long.
-    const weight = (beforeMm / differenceSdMm) ** 2;
+    // The logarithm of a ratio of lengths is as finely known as both lengths are long; each has
+    // two of the four ends.
+    const weight = 2 / differenceSdMm ** 2 / (1 / beforeMm ** 2 + 1 / afterMm ** 2);
     weights += weight;
     sum += weight * Math.log((differential * afterMm) / beforeMm);
   }

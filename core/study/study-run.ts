@@ -2,6 +2,12 @@ import { finishById } from '../finish/catalogue';
 import { evenDraws } from '../swatch/draw';
 import type { Finish } from '../finish/finish';
 import type { SewingPlan } from '../finish/sewing-plan';
+import {
+  differentialCoverage,
+  differentialReached,
+  type DifferentialCoverage,
+  type DifferentialReached,
+} from './differential-study';
 import { coverage, reached, type Coverage, type Reached, type StudySetting } from './study';
 
 function known(id: string): Finish {
@@ -81,3 +87,28 @@ export function runStudy(
     };
   });
 }
+
+export interface DifferentialRow {
+  readonly name: string;
+  readonly coverage: readonly DifferentialCoverage[];
+  readonly reached: DifferentialReached;
+}
+
+/** Marked lengths of an edge, and dials: what the differential is learned with. */
+const looped = [
+  { name: 'overlocker, 100 mm marked, steps of 0.1', lengthMm: 100, dial: {} },
+  { name: 'overlocker, 300 mm marked, steps of 0.1', lengthMm: 300, dial: {} },
+  {
+    name: 'overlocker, 300 mm marked, steps of 0.05',
+    lengthMm: 300,
+    dial: { differentialStep: 0.05 },
+  },
+] as const;
+
+/** The same for the overlocker's differential, from lengths that were measured. */
+export const runDifferentialStudy = (sewists: number): DifferentialRow[] =>
+  looped.map(({ name, lengthMm, dial }, i) => ({
+    name,
+    coverage: differentialCoverage(lengthMm, sewists, 3, dial, evenDraws(300 + i)),
+    reached: differentialReached(lengthMm, sewists, dial, evenDraws(400 + i)),
+  }));

@@ -12,6 +12,9 @@ export function measuredOf({ beforeMm, afterMm, lockMm }: ScrapDraft): Measured 
   return beforeMm === null || afterMm === null ? null : { beforeMm, afterMm, lockMm };
 }
 
+/** Whether trouble belongs to what was measured, by its path. */
+export const isMeasured = (path: string): boolean => /^measured|^dialValues/.test(path);
+
 interface MeasuredFieldsProps {
   readonly draft: ScrapDraft;
   set(patch: Partial<ScrapDraft>): void;
@@ -21,7 +24,7 @@ interface MeasuredFieldsProps {
 /** A looped edge is measured, not guessed at: a marked length, and where the threads lock. */
 export function MeasuredFields({ draft, set, issues }: MeasuredFieldsProps) {
   const lengths = useLengths();
-  const wrong = issues.filter(({ path }) => /^measured|^dialValues/.test(path));
+  const wrong = issues.filter(({ path }) => isMeasured(path));
   return (
     <section aria-label="Measured" className="border-b border-line py-1.5">
       <b>Measure it</b>{' '}
@@ -51,7 +54,7 @@ export function MeasuredFields({ draft, set, issues }: MeasuredFieldsProps) {
           onCommit={(afterMm) => set({ afterMm })}
         />
       </div>
-      <div className="flex items-end gap-2 pt-1">
+      <div className="grid grid-cols-2 items-end gap-x-3 pt-1">
         <LengthField
           fine
           compact
@@ -62,7 +65,9 @@ export function MeasuredFields({ draft, set, issues }: MeasuredFieldsProps) {
           refuse={(mm) => (mm >= -10 && mm <= 10 ? null : 'Within a finger’s width of the edge.')}
           onCommit={(lockMm) => set({ lockMm })}
         />
-        <span className="pb-2 text-sm text-soft">from the edge: + on top, − underneath</span>
+        <span className="pb-1 text-sm leading-tight text-soft">
+          from the edge: + on top, − underneath
+        </span>
       </div>
       {wrong.map((issue) => (
         <p key={issue.path} role="alert" className="text-sm font-bold text-madder">

@@ -34,7 +34,7 @@ export interface ScrapDraft {
 const usualCount = 24;
 
 /** The length one marks on a looped edge before sewing, mm. */
-const usualMarkMm = 100;
+export const usualMarkMm = 100;
 
 /** A version-4 UUID; `crypto.randomUUID` is missing where the page is not on the loopback name. */
 export function newId(): string {

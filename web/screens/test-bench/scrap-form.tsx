@@ -15,7 +15,7 @@ import { useLengths } from '../../app/lengths-context';
 import { issueInWords, refusalInWords } from '../../words/refusals';
 import type { Bench } from '../edge/bench';
 import { isLooped } from '../edge/looped';
-import { MeasuredFields, measuredOf } from './measured-fields';
+import { isMeasured, MeasuredFields, measuredOf } from './measured-fields';
 import { CountsFields, troubleOf } from './counts-fields';
 import { useScrapDraft } from './scrap-draft';
 import { setValuesOf } from './set-values';
@@ -169,9 +169,11 @@ export function ScrapForm({ bench }: { bench: Bench }) {
       )}
       {create.error && (
         <p role="alert" className="font-bold text-madder">
-          {create.error instanceof ApiError
-            ? refusalInWords(create.error, lengths)
-            : 'The server does not answer. Your counts are kept here; record them again when it is back.'}
+          {issues.length > 0 && issues.every(({ path }) => isMeasured(path))
+            ? 'Not recorded: see what was measured, above.'
+            : create.error instanceof ApiError
+              ? refusalInWords(create.error, lengths)
+              : 'The server does not answer. Your counts are kept here; record them again when it is back.'}
         </p>
       )}
       <Button

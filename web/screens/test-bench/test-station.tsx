@@ -1,14 +1,16 @@
 import { Tabs } from 'radix-ui';
 import { Suspense, lazy } from 'react';
 import { useSearchParams } from 'react-router';
+import { useLengths } from '../../app/lengths-context';
 import { finishInSentence } from '../../words/finishes';
 import type { Bench } from '../edge/bench';
+import { isLooped } from '../edge/looped';
 import { StartingTable } from '../edge/starting-slip';
 import { AdviceSlip } from './advice-slip';
 import { ScrapForm } from './scrap-form';
 import { ScrapList } from './scrap-list';
 import { SymptomPicker } from './symptom-picker';
-import { useScrapDraft } from './scrap-draft';
+import { usualMarkMm, useScrapDraft } from './scrap-draft';
 
 const SideBySide = lazy(async () => ({
   default: (await import('./side-by-side')).SideBySide,
@@ -104,6 +106,8 @@ export function TestSlip({ bench }: { bench: Bench }) {
   const { draft } = useScrapDraft(bench.draftKey);
   const { attempts, lesson } = bench;
   const words = bench.margin?.words;
+  const looped = isLooped(bench.plan);
+  const lengths = useLengths();
   const measured = attempts.some((one) => one.measured !== null);
   if (lesson || measured || draft.symptoms.length > 0 || (!words && attempts.length > 0)) {
     return <AdviceSlip bench={bench} />;
@@ -148,9 +152,20 @@ export function TestSlip({ bench }: { bench: Bench }) {
             : 'What your hand does is not known yet; the spread on the bar is a starting guess.'}
       </p>
       <ol className="list-decimal space-y-1 pt-3 pl-5">
-        <li>Same cloth, same layers, folded as for the hem.</li>
+        <li>Same cloth, same grain, folded and layered as the edge will be.</li>
+        {looped && (
+          <li>Put two marks along it, {lengths.cloth(draft.beforeMm ?? usualMarkMm)} apart.</li>
+        )}
         <li>Set the dials as on the slip. Handwheel for the first stitches.</li>
-        <li>Sew about 24 {words.counted}, a hand’s length or two.</li>
+        <li>
+          Sew about 24 {words.counted}, a hand’s length or two{looped && ', past both marks'}.
+        </li>
+        {looped && (
+          <li>
+            Lay it down without pulling. Measure between the marks, and how far from the edge the
+            looper threads lock.
+          </li>
+        )}
         <li>{words.look}</li>
       </ol>
     </div>
