@@ -9,6 +9,7 @@ import { anchors } from '../stitch/stitch';
 import { examplePlan } from './example.fixture';
 import { leastChance } from '../margin/least-chance';
 import { judge } from './judge';
+import { alongBest } from './ride';
 import { setUpOf } from './set-up-of';
 import { startingSetting } from './starting-setting';
 
@@ -33,6 +34,22 @@ const kits = fc.record({
     mm(-6, 8).map((atMm) => ({ atMm })),
     mm(-6, 8).map((from) => ({ rangeMm: [from, from + 2] as const, stepMm: 0.5 })),
   ),
+  /** What else the foot can be led along, each with its own steadiness. */
+  references: fc.option(
+    fc.array(
+      fc.record({
+        guidance: fc.constantFrom(...guidances),
+        guide: fc.oneof(
+          mm(-6, 8).map((atMm) => ({ atMm })),
+          mm(-6, 8).map((from) => ({ rangeMm: [from, from + 1] as const, stepMm: 0.5 })),
+        ),
+      }),
+      { minLength: 1, maxLength: 4 },
+    ),
+    { nil: null },
+  ),
+  /** A foot that the needle passes beside instead of through. */
+  beside: fc.option(fc.tuple(mm(-9, -2), mm(-2, 2)), { nil: null, freq: 8 }),
   needleSize: fc.constantFrom(60, 80, 100, 110, 120),
   anchor: fc.constantFrom(...anchors),
   mirror: fc.boolean(),
@@ -45,6 +62,7 @@ describe('ten thousand random kits', () => {
   test('no returned setting ever meets metal, and every chance is one', () => {
     let returned = 0;
     let refused = 0;
+    let several = 0;
     fc.assert(
       fc.property(kits, (kit) => {
         const { finish, variant } = kit.chosen;
@@ -66,9 +84,11 @@ describe('ten thousand random kits', () => {
             plateHoleMm: kit.plate,
           },
           foot: {
-            slotMm: [left, left + width],
+            slotMm: kit.beside ? null : [left, left + width],
+            besideMm: kit.beside,
             guidance: kit.guidance,
             guide: kit.guide,
+            references: kit.references?.map((it, i) => ({ name: `place ${i}`, ...it })) ?? null,
           },
           stitch: {
             pattern: able[kit.pattern % able.length] ?? 'straight',
@@ -79,12 +99,17 @@ describe('ten thousand random kits', () => {
           needleSize: kit.needleSize,
         };
         try {
-          const set = setUpOf(finish, plan);
+          const ridden = alongBest(finish, plan);
+          const set = setUpOf(finish, ridden);
           const { clearance, blocked, chance, margins } = judge(
             set,
-            startingSetting(finish, plan, set),
+            startingSetting(finish, ridden, set),
           );
           returned++;
+          if (kit.references) {
+            several++;
+            expect(ridden.foot.reference).toMatch(/^place \d$/);
+          }
           expect(blocked).toBe(false);
           expect(clearance.clearanceMm).toBeGreaterThanOrEqual(-1e-9);
           // A setting next to hopeless is no setting.
@@ -103,5 +128,6 @@ describe('ten thousand random kits', () => {
     // Both kinds of kit were met, so that neither half of this is empty.
     expect(returned).toBeGreaterThan(2000);
     expect(refused).toBeGreaterThan(300);
+    expect(several).toBeGreaterThan(800);
   }, 120_000);
 });

@@ -19,6 +19,7 @@ import { SelectField } from '../../controls/select-field';
 import { TextField } from '../../controls/text-field';
 import { machineKindNames, shankNames } from '../../words/kit';
 import { stitchLabel } from '../../words/stitches';
+import { DifferentialFields } from './differential-fields';
 import { FitList } from './foot-fits';
 
 type Specs = MachineRecord['specs'];
@@ -165,6 +166,9 @@ export function MachineEditor({ machine }: { machine: MachineRecord }) {
           onCommit={(presserLiftHighMm) => set({ presserLiftHighMm })}
         />
       </div>
+      {(specs.kind === 'overlocker' || specs.kind === 'coverstitch') && (
+        <DifferentialFields specs={specs} refusal={refusal} set={set} />
+      )}
       <Choice
         label="The length dial means"
         value={specs.lengthMeans ?? 'stitch'}
