@@ -20,11 +20,11 @@ module.exports = {
       name: 'core-knows-no-platform',
       severity: 'error',
       comment:
-        'core/ is pure: of all packages it uses the normal distribution and a seeded draw only.',
+        'core/ is pure: of all packages it uses the normal distribution, a seeded draw and the difference of colours only.',
       from: { path: '^core/', pathNot: '\\.(test|fixture)\\.ts$' },
       to: {
         dependencyTypes: ['npm', 'npm-dev', 'core', 'npm-no-pkg', 'unknown'],
-        pathNot: 'stdlib/stats-base-dists-normal-cdf|node_modules/seedrandom/',
+        pathNot: 'stdlib/stats-base-dists-normal-cdf|node_modules/(seedrandom|culori)/',
       },
     },
     {
@@ -43,7 +43,7 @@ module.exports = {
       severity: 'error',
       from: { pathNot: '^core/finish/|\\.(test|fixture)\\.tsx?$' },
       to: {
-        path: '^core/finish/(?!(catalogue|finish|fact|fold-plan|fold-request|finish-margin|kit-need|nature|school|sewing-plan|threading|work)\\.ts$)',
+        path: '^core/finish/(?!(as-sewn|catalogue|dials-clause|finish|fold-plan|fold-request|finish-margin|kit-need|nature|school|sewing-plan|threading|work)\\.ts$)',
       },
     },
     {

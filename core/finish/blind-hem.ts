@@ -1,7 +1,7 @@
 import { foldedStrip, placeOf } from '../fold/layer';
 import { guess, needle, pressure } from './parts/starting';
-import { foldsAsSewn } from './parts/as-sewn';
-import { ridesClause } from './parts/at-the-machine';
+import { foldsAsSewn } from './as-sewn';
+import { ridesClause } from './dials-clause';
 import { course } from './parts/course';
 import { along, home, once, said, step } from './parts/said';
 import {

@@ -1,7 +1,7 @@
 import { foldedStrip, layersAt } from '../fold/layer';
 import { guess, needle, pressure, straightLength } from './parts/starting';
 import { presserLift, threaded } from './parts/overlock';
-import { foldsAsSewn } from './parts/as-sewn';
+import { foldsAsSewn } from './as-sewn';
 import { said } from './parts/said';
 import { stackAtMm } from '../fold/stack';
 import { refusal, type Issue } from '../impossible';

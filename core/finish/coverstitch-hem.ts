@@ -1,8 +1,8 @@
 import { swingCoefficients } from './parts/margin-parts';
 import { differential, guess, needle } from './parts/starting';
 import { presserLift, threaded } from './parts/overlock';
-import { foldsAsSewn } from './parts/as-sewn';
-import { ridesClause } from './parts/at-the-machine';
+import { foldsAsSewn } from './as-sewn';
+import { ridesClause } from './dials-clause';
 import { course } from './parts/course';
 import { once, said, step } from './parts/said';
 import { cut, lastPress, markFolds, pin, press } from './parts/work';

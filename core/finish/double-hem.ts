@@ -1,6 +1,6 @@
 import type { Finish } from './finish';
 import { needle, pressure, straightLength } from './parts/starting';
-import { foldsAsSewn } from './parts/as-sewn';
+import { foldsAsSewn } from './as-sewn';
 import { course } from './parts/course';
 import { home, said } from './parts/said';
 import { cut, fitCurve, lastPress, markFolds, pin, press, topstitch } from './parts/work';

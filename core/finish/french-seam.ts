@@ -1,7 +1,7 @@
 import type { Layer } from '../fold/layer';
 import { needle, pressure, straightLength } from './parts/starting';
-import { foldsAsSewn } from './parts/as-sewn';
-import { dialsClause } from './parts/at-the-machine';
+import { foldsAsSewn } from './as-sewn';
+import { dialsClause } from './dials-clause';
 import { course } from './parts/course';
 import { along, home, said, step } from './parts/said';
 import { lastPress, pin, press } from './parts/work';

@@ -1,6 +1,6 @@
 import { foldedStrip } from '../fold/layer';
 import { guess, needle } from './parts/starting';
-import { foldsAsSewn } from './parts/as-sewn';
+import { foldsAsSewn } from './as-sewn';
 import { course } from './parts/course';
 import { along, home, once, said, step } from './parts/said';
 import { cut, lastPress, markFolds } from './parts/work';

@@ -1,6 +1,6 @@
 import { crossingLayers } from '../fold/stack';
 import { guess, needle, pressure, straightLength } from './parts/starting';
-import { foldsAsSewn } from './parts/as-sewn';
+import { foldsAsSewn } from './as-sewn';
 import { course } from './parts/course';
 import { home, once, said } from './parts/said';
 import { cut, lastPress, markFolds, press, topstitch } from './parts/work';

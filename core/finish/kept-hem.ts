@@ -1,7 +1,7 @@
 import type { Fold } from '../fold/flat-fold';
 import { needle, pressure, straightLength } from './parts/starting';
-import { foldsAsSewn } from './parts/as-sewn';
-import { dialsClause, ridesClause } from './parts/at-the-machine';
+import { foldsAsSewn } from './as-sewn';
+import { dialsClause, ridesClause } from './dials-clause';
 import { course } from './parts/course';
 import { along, home, once, said, step } from './parts/said';
 import { cutOut, foldedStrip, placeOf } from '../fold/layer';

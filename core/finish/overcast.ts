@@ -1,7 +1,7 @@
 import type { Cloth } from '../cloth/cloth';
 import { guess, needle, pressure, zigzagLength } from './parts/starting';
-import { foldsAsSewn } from './parts/as-sewn';
-import { ridesClause } from './parts/at-the-machine';
+import { foldsAsSewn } from './as-sewn';
+import { ridesClause } from './dials-clause';
 import { course } from './parts/course';
 import { along, home, said, step } from './parts/said';
 import { lastPress, pin } from './parts/work';

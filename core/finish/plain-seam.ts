@@ -1,6 +1,6 @@
 import type { Layer } from '../fold/layer';
 import { needle, pressure, straightLength } from './parts/starting';
-import { foldsAsSewn } from './parts/as-sewn';
+import { foldsAsSewn } from './as-sewn';
 import { course } from './parts/course';
 import { along, home, said, step } from './parts/said';
 import { finishRawEdge, lastPress, pin, rawEdgePass } from './parts/work';

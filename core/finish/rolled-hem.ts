@@ -1,7 +1,7 @@
 import { mark } from '../fold/mark';
 import { guess, needle, pressure, straightLength } from './parts/starting';
-import { foldsAsSewn } from './parts/as-sewn';
-import { ridesClause } from './parts/at-the-machine';
+import { foldsAsSewn } from './as-sewn';
+import { ridesClause } from './dials-clause';
 import { course } from './parts/course';
 import { along, home, once, said } from './parts/said';
 import { cut, lastPress, press } from './parts/work';

@@ -10,7 +10,7 @@ import {
   threaded,
   widerThanAllowance,
 } from './parts/overlock';
-import { foldsAsSewn } from './parts/as-sewn';
+import { foldsAsSewn } from './as-sewn';
 import { course } from './parts/course';
 import { once, said, step } from './parts/said';
 import { lastPress } from './parts/work';

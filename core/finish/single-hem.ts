@@ -1,6 +1,6 @@
 import type { Finish } from './finish';
 import { guess, needle, pressure, straightLength } from './parts/starting';
-import { foldsAsSewn } from './parts/as-sewn';
+import { foldsAsSewn } from './as-sewn';
 import { course } from './parts/course';
 import { home, once, said } from './parts/said';
 import {

@@ -1,15 +1,10 @@
 import type { Fibre } from '../cloth/about-cloth';
+import type { Threading } from '../kit/thread';
 import type { Cloth } from '../cloth/cloth';
 import type { MachineKind } from '../kit/machine';
 import type { StartingValue } from './work';
 import { said } from './parts/said';
 import { guess, pressure } from './parts/starting';
-
-/** What is known of the threads and of what the cloth is spun from. */
-export interface Threading {
-  readonly clothFibre?: Fibre | null | undefined;
-  readonly threadFibre?: Fibre | null | undefined;
-}
 
 /** Cloth lighter than this puckers at the least excuse, g/m². Starting guess. */
 const fineGsm = 110;

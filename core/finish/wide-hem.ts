@@ -1,7 +1,7 @@
 import type { Finish } from './finish';
 import { closing } from './parts/ends';
 import { needle, pressure, straightLength } from './parts/starting';
-import { foldsAsSewn } from './parts/as-sewn';
+import { foldsAsSewn } from './as-sewn';
 import { course } from './parts/course';
 import { along, home, once, said } from './parts/said';
 import { cut, lastPress, markFolds, pin, press, topstitch } from './parts/work';

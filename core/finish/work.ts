@@ -7,12 +7,12 @@ import type { DialSettings } from '../kit/dial-steps';
 import type { Foot } from '../kit/foot';
 import type { FootKind } from '../kit/foot-kind';
 import type { Machine, MachineKind } from '../kit/machine';
+import type { Threading } from '../kit/thread';
 import type { Crossing } from '../seam/crossing';
 import type { Sole } from '../seam/crossings';
 import type { Stitch } from '../stitch/stitch';
 import type { FoldWish } from './fold-request';
 import type { Edge } from './sewing-plan';
-import type { Threading } from './threading';
 
 /** The edge as the work meets it. */
 export interface WorkEdge extends Edge {

@@ -1,3 +1,5 @@
+import type { Fibre } from '../cloth/about-cloth';
+
 /** How a thread goes with its cloth, on the right side. */
 export const threadMatches = ['matching', 'contrasting', 'clear'] as const;
 export type ThreadMatch = (typeof threadMatches)[number];
@@ -12,3 +14,9 @@ export const threadUses = [
   'see-through',
 ] as const;
 export type ThreadUse = (typeof threadUses)[number];
+
+/** What is known of the threads and of what the cloth is spun from. */
+export interface Threading {
+  readonly clothFibre?: Fibre | null | undefined;
+  readonly threadFibre?: Fibre | null | undefined;
+}

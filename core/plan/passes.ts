@@ -1,6 +1,6 @@
 import type { Finish } from '../finish/finish';
 import { completed } from '../finish/fold-request';
-import { foldsAsSewn } from '../finish/parts/as-sewn';
+import { foldsAsSewn } from '../finish/as-sewn';
 import type { SewingPlan } from '../finish/sewing-plan';
 import type { PassWish, StartingValue, WorkPass, WorkRequest } from '../finish/work';
 import { Impossible } from '../impossible';

@@ -1,7 +1,7 @@
 import type { Finish } from '../finish/finish';
 import { phases, type WorkRequest } from '../finish/work';
 import { everyVariant } from '../finish/wishes.fixture';
-import { foldsAsSewn } from '../finish/parts/as-sewn';
+import { foldsAsSewn } from '../finish/as-sewn';
 import { foldPlanOf } from './fold-plan';
 import { stepsOf } from './work';
 import { workedOut } from './worked.fixture';

@@ -2,7 +2,7 @@ import { completed } from '../finish/fold-request';
 import type { Finish } from '../finish/finish';
 import type { School } from '../finish/school';
 import type { StartingValue, WorkRequest, WorkStep } from '../finish/work';
-import { foldsAsSewn } from '../finish/parts/as-sewn';
+import { foldsAsSewn } from '../finish/as-sewn';
 import { machineValues } from '../finish/threading';
 import { foldPlanOf, refuseFold } from './fold-plan';
 

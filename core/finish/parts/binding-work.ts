@@ -2,7 +2,7 @@ import type { WorkRequest, WorkStep, Workplace } from '../work';
 import { swingEveryMm } from '../../edge/swing';
 import { stitchFromFrontMm, stripOf } from './binding';
 import { covered } from './binding-schools';
-import { dialsClause, ridesClause } from './at-the-machine';
+import { dialsClause, ridesClause } from '../dials-clause';
 import { course } from './course';
 import { along, home, once, step } from './said';
 import { lastPress } from './work';

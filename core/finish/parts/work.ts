@@ -1,7 +1,7 @@
 import { fullnessOf } from '../../edge/fullness';
 import type { Values } from '../../fact';
 import type { PassWish, WorkRequest, WorkStep } from '../work';
-import { dialsClause, ridesClause } from './at-the-machine';
+import { dialsClause, ridesClause } from '../dials-clause';
 import { along, once, step } from './said';
 
 /** Cutting, with what is added beyond the finished edge. */

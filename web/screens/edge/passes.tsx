@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import { Link } from 'react-router';
 import type { PlannedPass } from '../../../core/plan/passes';
-import { dialsClause, ridesClause } from '../../../core/finish/parts/at-the-machine';
+import { dialsClause, ridesClause } from '../../../core/finish/dials-clause';
 import { useLengths } from '../../app/lengths-context';
 import { fill } from '../../words/fill';
 import { capital, ofHundred } from '../../words/number';

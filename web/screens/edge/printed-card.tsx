@@ -1,6 +1,6 @@
 import { createPortal } from 'react-dom';
 import { dialTravel, type Dial } from '../../../core/kit/dial-steps';
-import { dialsClause, ridesClause } from '../../../core/finish/parts/at-the-machine';
+import { dialsClause, ridesClause } from '../../../core/finish/dials-clause';
 import { dialField } from '../../../core/kit/dial-steps';
 import { startingValuesOf, valuesBesideDials } from '../../../core/plan/work';
 import { swings } from '../../../core/stitch/needle-path';
