@@ -212,19 +212,6 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
           })}
         </g>
       )}
-      {lens && allowed && allowed[1] > allowed[0] && (
-        <Label
-          {...besideOf(
-            view,
-            px(view, guide + Math.max(-30, allowed[0])),
-            px(view, guide + allowed[1]),
-          )}
-          y={py(view, first.onlyBefore ? -3 : 0) - 24}
-          text={`the ${first.name} may ride here`}
-          colour="#3f5c2a"
-          strong
-        />
-      )}
       <line
         className="haloed"
         x1={px(view, reference)}
@@ -275,6 +262,19 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
           </g>
         );
       })}
+      {lens && allowed && allowed[1] > allowed[0] && (
+        <Label
+          {...besideOf(
+            view,
+            px(view, guide + Math.max(-30, allowed[0])),
+            px(view, guide + allowed[1]),
+          )}
+          y={py(view, first.onlyBefore ? -3 : 0) - 24}
+          text={`the ${first.name} may ride here`}
+          colour="#3f5c2a"
+          strong
+        />
+      )}
     </g>
   );
 }
