@@ -110,7 +110,7 @@ export const causeTable: Readonly<Record<SymptomId, readonly Cause[]>> = {
     cause('hand', 'other', 0.8, 'The scroll has no room for a lump.', 'Lift the foot, take the cloth out, sew over, put it back.'),
   ],
   'back-missed': [
-    cause('fold', 'more', 1, 'The back is no wider than the front.', 'With the back 2 mm wider the stitch finds it.', isBound),
+    cause('fold', 'more', 1, 'The back is no wider than the front.', 'With the back a little wider the stitch finds it.', isBound),
     cause('hand', 'other', 0.6, 'The strip was not pulled down snug.', 'Snug round the edge, both folds reach as far.'),
     cause('pressure', 'more', 0.3, 'Five layers shift under a light foot.', 'Layers stay on one another.', thick),
   ],

@@ -47,11 +47,12 @@ export const gradeNames = {
   slip: ['grips', 'slips a little', 'slips', 'slides away'],
 } as const;
 
-const frayMeans: Readonly<Record<Grade, string>> = {
+const frayMeans: Readonly<Record<Grade, string | ((lengths: Lengths) => string)>> = {
   0: 'A raw edge may stay as it is.',
   1: 'Pinking can be enough where nothing rubs.',
-  2: 'Overcast, serge or turn the edge under; an overcast bites 2.8 mm or more.',
-  3: 'Enclose the edge, or bite 3.5 mm deep into it.',
+  2: ({ fine }) =>
+    `Overcast, serge or turn the edge under; an overcast bites ${fine(2.8)} or more.`,
+  3: ({ fine }) => `Enclose the edge, or bite ${fine(3.5)} deep into it.`,
 };
 const curlMeans: Readonly<Record<Grade, string>> = {
   0: 'The edge lies by itself.',
@@ -88,7 +89,10 @@ export const meanings = {
         : '';
     return stitch + back;
   },
-  fray: ({ fray }: MeasuredCloth) => frayMeans[fray],
+  fray: ({ fray }: MeasuredCloth, lengths: Lengths) => {
+    const means = frayMeans[fray];
+    return typeof means === 'string' ? means : means(lengths);
+  },
   curl: ({ curl }: MeasuredCloth) => curlMeans[curl],
   slip: ({ slip }: MeasuredCloth) => slipMeans[slip],
 } as const;

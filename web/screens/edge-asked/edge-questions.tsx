@@ -3,6 +3,7 @@ import { purposes } from '../../../core/edge/purpose';
 import { usuallyJoined } from '../../../core/edge/shape';
 import { joinings, oldHemSewings, pairings, type OldHemSewing } from '../../../core/edge/state';
 import type { EdgeDraft } from '../../../contract/records';
+import { useLengths } from '../../app/lengths-context';
 import { LengthField } from '../../controls/length-field';
 import { PictureChoice } from '../../controls/picture-choice';
 import { SelectField } from '../../controls/select-field';
@@ -66,6 +67,7 @@ export function PurposeQuestion({ edge, onChange }: EdgeQuestionsProps) {
 
 /** What state it is in, as far as its purpose asks for that. */
 export function StateQuestions({ edge, onChange, asksDepth = true }: EdgeQuestionsProps) {
+  const { cloth } = useLengths();
   const { purpose, oldHem, lengthMm } = edge;
   const turned = purpose === 'hem' || purpose === 'opening';
   const mostMm = (lengthMm ?? 2000) / 2;
@@ -82,7 +84,9 @@ export function StateQuestions({ edge, onChange, asksDepth = true }: EdgeQuestio
             label="Seam allowance"
             value={edge.seamAllowanceMm}
             refuse={(mm) =>
-              mm >= 3 && mm <= 60 ? null : 'A seam allowance is between 3 and 60 mm; 15 is usual.'
+              mm >= 3 && mm <= 60
+                ? null
+                : `A seam allowance is between ${cloth(3)} and ${cloth(60)}; ${cloth(15)} is usual.`
             }
             onCommit={(seamAllowanceMm) => onChange({ seamAllowanceMm })}
           />
@@ -119,7 +123,7 @@ export function StateQuestions({ edge, onChange, asksDepth = true }: EdgeQuestio
             refuse={(mm) =>
               mm >= 3 && mm <= mostMm
                 ? null
-                : 'An old hem is 3 mm deep or more, and no deeper than the leg lies wide.'
+                : `An old hem is ${cloth(3)} deep or more, and no deeper than the leg lies wide.`
             }
             onCommit={(depthMm) => depthMm !== null && onChange({ oldHem: { ...oldHem, depthMm } })}
           />
@@ -159,7 +163,9 @@ export function StateQuestions({ edge, onChange, asksDepth = true }: EdgeQuestio
           value={edge.depthMm}
           optional
           placeholder="any depth"
-          refuse={(mm) => (mm >= 1 && mm <= 1000 ? null : 'A hem is between 1 mm and 1 m deep.')}
+          refuse={(mm) =>
+            mm >= 1 && mm <= 1000 ? null : `A hem is between ${cloth(1)} and ${cloth(1000)} deep.`
+          }
           onCommit={(depthMm) => onChange({ depthMm })}
         />
       )}

@@ -1,5 +1,6 @@
 import { Plus, X } from 'lucide-react';
 import { issueInWords } from '../../words/refusals';
+import { unitOnce } from '../../../core/plain-fill';
 import { useLengths } from '../../app/lengths-context';
 import { crossingIssues, crossingKinds, type Crossing } from '../../../core/seam/crossing';
 import { isClosed } from '../../../core/edge/shape';
@@ -87,7 +88,7 @@ export function CrossingList({ bench: { edge } }: { bench: Bench }) {
                 refuse={(widthMm) =>
                   widthMm >= 1 && widthMm <= 200
                     ? refusal(replace(i, { widthMm }))
-                    : 'A seam lies 1 to 200 mm wide.'
+                    : unitOnce(`A seam lies ${lengths.cloth(1)} to ${lengths.cloth(200)} wide.`)
                 }
                 onCommit={(widthMm) => widthMm !== null && set(replace(i, { widthMm }))}
               />

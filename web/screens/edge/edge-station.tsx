@@ -144,7 +144,7 @@ export function EdgeSlip({ bench }: { bench: Bench }) {
         refuse={(mm) =>
           mm >= 1 && mm <= 100_000
             ? null
-            : 'A radius is between 1 mm and 100 m; leave it empty for a straight edge.'
+            : `A radius is between ${lengths.cloth(1)} and ${lengths.cloth(100_000)}; leave it empty for a straight edge.`
         }
         onCommit={(minRadiusMm) => set({ minRadiusMm })}
       />

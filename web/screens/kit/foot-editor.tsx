@@ -1,5 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { firstIssueInWords } from '../../words/refusals';
+import { unitOnce } from '../../../core/plain-fill';
 import { useLengths } from '../../app/lengths-context';
 import { Link } from 'react-router';
 import { issuesOf } from '../../../contract/error';
@@ -102,7 +103,11 @@ export function FootEditor({ foot }: { foot: FootRecord }) {
           optional
           label={label}
           value={foot[key]}
-          refuse={(mm) => (mm >= 0.5 && mm <= most ? null : `It can be 0.5 to ${most} mm.`)}
+          refuse={(mm) =>
+            mm >= 0.5 && mm <= most
+              ? null
+              : unitOnce(`It can be ${lengths.fine(0.5)} to ${lengths.fine(most)}.`)
+          }
           onCommit={(mm) => change('feet', foot.id, { [key]: mm })}
         />
       ),

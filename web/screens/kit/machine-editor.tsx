@@ -160,7 +160,7 @@ export function MachineEditor({ machine }: { machine: MachineRecord }) {
           fine
           optional
           label="Lever pushed further"
-          placeholder="2 mm more"
+          placeholder={`${lengths.fine(2)} more`}
           value={specs.presserLiftHighMm ?? null}
           refuse={(mm) => refusal({ presserLiftHighMm: mm })}
           onCommit={(presserLiftHighMm) => set({ presserLiftHighMm })}
