@@ -1,10 +1,11 @@
 import type { Cloth } from '../cloth/cloth';
-import { outwardRadiusMm, tightestRadiusMm } from '../edge/curve';
-import { easedNarrowShare, flareOf, narrowTurnMm } from '../edge/flare';
+import { tightestRadiusMm } from '../edge/curve';
+import { easedNarrowShare, narrowTurnMm } from '../edge/flare';
+import { fullnessOf, type Fullness } from '../edge/fullness';
 import type { Purpose } from '../edge/purpose';
 import type { Finish } from '../finish/finish';
 import type { FoldPlan } from '../finish/fold-plan';
-import { easedShare, fullnessShare } from '../fold/fullness';
+import { easedShare } from '../fold/fullness';
 import { takesField, type FoldRequest, type FoldWish } from '../finish/fold-request';
 import { servesPurpose, type Nature } from '../finish/nature';
 import { foldTroubles } from '../plan/fold-plan';
@@ -115,14 +116,7 @@ export function weighCurve(edge: ChosenEdge, nature: Nature, depthMm: number): W
 }
 
 /** Round a hole the turned-in edge is too short: clipped, or stretched where it is narrow. */
-function weighTightness(
-  radiusMm: number | null,
-  depthMm: number,
-  nature: Nature,
-  { shape }: ChosenEdge,
-): Weighed {
-  if (radiusMm === null || shape !== 'inside-curve') return noMatter;
-  const share = -fullnessShare(radiusMm, -depthMm);
+function weighTightness(share: number, depthMm: number, nature: Nature): Weighed {
   const values = { shortPercent: Math.round(share * 1000) / 10, depthMm };
   if (share <= easedShare) return noMatter;
   return adds(
@@ -149,8 +143,7 @@ function atDepth(wish: FoldWish, depthMm: number): FoldWish {
 const tidyDown = (mm: number) => Math.floor(mm * 2) / 2;
 
 /** The fullness of a turned edge on a flare: pressed away, eased in, or too much. */
-function weighFullness(radiusMm: number, depthMm: number, cloth: Cloth): Weighed {
-  const flare = flareOf(radiusMm, depthMm, cloth);
+function weighFullness(flare: Fullness & { readonly kind: 'full' }, depthMm: number): Weighed {
   const values = {
     depthMm,
     fullPercent: Math.min(999, Math.round(flare.share * 1000) / 10),
@@ -191,8 +184,8 @@ export function weighFlare(
   const nature = finish.nature(wish.variant);
   if (!nature.worked.includes('turned')) return { ...noMatter, wish };
   const tightest = tightestRadiusMm(edge);
-  const outward = outwardRadiusMm(edge);
   const depthMm = wish.depthMm ?? wish.channelMm ?? wish.turnMm ?? 0;
+  const asWished = fullnessOf(edge, depthMm, cloth);
   const rule = finish.fields.depthMm;
   const movable = edge.depthMm === null && rule && takesField(rule, wish.variant);
   const deepestMm = tidyDown(
@@ -201,15 +194,18 @@ export function weighFlare(
       'timesDepth' in nature.leastRadius && tightest !== null
         ? tightest / nature.leastRadius.timesDepth
         : Infinity,
-      outward === null ? Infinity : flareOf(outward, depthMm, cloth).deepestMm,
+      asWished.kind === 'full' ? asWished.deepestMm : Infinity,
     ),
   );
   const shallower = movable && deepestMm < depthMm && deepestMm >= rule.leastMm;
   const made = shallower ? deepestMm : depthMm;
+  const fullness = fullnessOf(edge, made, cloth);
   const lies =
-    outward === null
-      ? weighTightness(tightest, made, nature, edge)
-      : weighFullness(outward, made, cloth);
+    fullness.kind === 'full'
+      ? weighFullness(fullness, made)
+      : fullness.kind === 'short'
+        ? weighTightness(fullness.share, made, nature)
+        : noMatter;
   if (!shallower) return { ...lies, wish };
   const told = adds(
     -4,

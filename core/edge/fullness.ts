@@ -13,6 +13,8 @@ export type Fullness =
       readonly share: number;
       readonly way: 'pressed' | 'eased' | 'too full';
       readonly radiusMm: number;
+      /** The deepest turn that can still be eased in here, mm, not yet rounded. */
+      readonly deepestMm: number;
     }
   /** Round a hole it is shorter, and has to be clipped or stretched. */
   | { readonly kind: 'short'; readonly share: number; readonly radiusMm: number };
@@ -30,10 +32,8 @@ export function fullnessOf(
 ): Fullness {
   const outward = outwardRadiusMm(edge);
   if (outward !== null) {
-    if (depthMm >= outward)
-      return { kind: 'full', share: Infinity, way: 'too full', radiusMm: outward };
-    const { share, way } = flareOf(outward, depthMm, cloth);
-    return { kind: 'full', share, way, radiusMm: outward };
+    const { share, way, deepestMm } = flareOf(outward, depthMm, cloth);
+    return { kind: 'full', share, way, radiusMm: outward, deepestMm };
   }
   const inward = edge.shape === 'inside-curve' || turnRadians(edge) > 0;
   const radiusMm = inward ? tightestRadiusMm(edge) : null;

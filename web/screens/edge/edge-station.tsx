@@ -1,11 +1,7 @@
 import { Tabs } from 'radix-ui';
 import { useNavigate, useSearchParams } from 'react-router';
-import {
-  deepestHemMm,
-  easedShare,
-  fullnessShare,
-  pressedAwayShare,
-} from '../../../core/fold/fullness';
+import { fullnessOf } from '../../../core/edge/fullness';
+import { pressedAwayShare } from '../../../core/fold/fullness';
 import { change } from '../../app/records';
 import { useLengths } from '../../app/lengths-context';
 import { servesPurpose } from '../../../core/finish/nature';
@@ -48,7 +44,7 @@ export function EdgeTable({ bench }: { bench: Bench }) {
         <div className="min-h-0 grow">
           <EdgePlan edge={edge} depthMm={depthMm} allowanceMm={allowanceMm} />
         </div>
-        <Fullness bench={bench} />
+        <CurveFit bench={bench} />
       </Tabs.Content>
       <Tabs.Content value="along" tabIndex={-1} className="min-h-0 grow">
         <AlongPanel bench={bench} />
@@ -58,32 +54,33 @@ export function EdgeTable({ bench }: { bench: Bench }) {
 }
 
 /** What the curve does to a hem of this depth, in words and one number. */
-function Fullness({ bench }: { bench: Bench }) {
+function CurveFit({ bench }: { bench: Bench }) {
   const lengths = useLengths();
-  const radius = bench.edge.minRadiusMm;
-  const depth = bench.folds?.finishedDepthMm ?? bench.plan.fold.depthMm ?? 0;
+  const { edge, plan, folds } = bench;
+  const depth = folds?.finishedDepthMm ?? plan.fold.depthMm ?? 0;
   // Only what is turned up is too full on a curve; a strip and a held edge follow it.
-  if (radius === null || (bench.folds && bench.folds.allowanceMm <= 0)) return null;
-  if (bench.edge.shape === 'inside-curve') return <Tightness radiusMm={radius} depthMm={depth} />;
-  const share = fullnessShare(radius, depth);
-  const pressed = pressedAwayShare[bench.plan.cloth.construction];
-  const deepest = lengths.cloth(deepestHemMm(radius, easedShare));
-  const verdict =
-    share <= pressed
-      ? 'It presses away.'
-      : share <= easedShare
-        ? 'Ease it in with a stitch along the raw edge.'
-        : `Too full to lie flat: on this curve a hem can be ${deepest} deep.`;
+  if (folds && folds.allowanceMm <= 0) return null;
+  const fullness = fullnessOf(edge, depth, plan.cloth);
+  if (fullness.kind === 'fits') return null;
+  if (fullness.kind === 'short') return <Tightness share={fullness.share} />;
+  const { share, way, deepestMm } = fullness;
+  const tooFull = way === 'too full';
+  const pressed = pressedAwayShare[plan.cloth.construction];
+  const verdict = {
+    pressed: 'It presses away.',
+    eased: 'Ease it in with a stitch along the raw edge.',
+    'too full': `Too full to lie flat: on this curve a hem can be ${lengths.cloth(deepestMm)} deep.`,
+  }[way];
   return (
     <div
       className="flex shrink-0 items-baseline gap-4 border-t border-line px-4 py-2"
       role="status"
     >
-      <p className={`big-number shrink-0 text-2xl ${share > easedShare ? 'text-madder' : ''}`}>
+      <p className={`big-number shrink-0 text-2xl ${tooFull ? 'text-madder' : ''}`}>
         {Number.isFinite(share) ? `${(share * 100).toFixed(1)} % fuller` : 'deeper than the curve'}
       </p>
       <p>
-        {share > easedShare ? '✕ ' : ''}
+        {tooFull ? '✕ ' : ''}
         The raw edge is longer than where it lands. {verdict}{' '}
         <span className="text-sm text-soft">
           Starting guess: up to {Math.round(pressed * 100)} % presses away in this cloth.
@@ -94,8 +91,7 @@ function Fullness({ bench }: { bench: Bench }) {
 }
 
 /** Round a neck it is the other way: the turned-in edge is too short to lie. */
-function Tightness({ radiusMm, depthMm }: { radiusMm: number; depthMm: number }) {
-  const share = -fullnessShare(radiusMm, -depthMm);
+function Tightness({ share }: { share: number }) {
   return (
     <div
       className="flex shrink-0 items-baseline gap-4 border-t border-line px-4 py-2"
