@@ -1,13 +1,12 @@
 import type { Finish } from './finish';
 import { needle, pressure, straightLength } from './parts/starting';
 import { foldsAsSewn } from './as-sewn';
-import { course } from './parts/course';
-import { home, said } from './parts/said';
-import { cut, fitCurve, lastPress, markFolds, pin, press, topstitch } from './parts/work';
+import { said } from './parts/said';
 import type { WorkRequest, WorkStep } from './work';
 import type { FoldRequest } from './fold-request';
 import { catchMargin } from './parts/catch-margin';
 import { endsSchool, topstitchSide } from './parts/schools';
+import { turnedTwiceWork } from './parts/turned-twice-work';
 import { firstTurnMm, turnedTwice, turnWiderThanHem } from './parts/turned';
 import { oneLineShows, plainToSee, shutIn } from './parts/rated';
 
@@ -20,37 +19,13 @@ function folds(request: FoldRequest) {
   ]);
 }
 
-function steps(request: WorkRequest): WorkStep[] {
-  const { wish } = request;
-  const plan = folds(foldsAsSewn(request));
-  const at = home('edge-guide');
-  const turnMm = firstTurnMm(wish);
-  return course(request, {
-    at,
-    footName: 'edge-guide or straight-stitch foot',
-    measure: [
-      cut(plan.allowanceMm),
-      markFolds('Mark the folds {turnMm} and {hemlineMm} from the raw edge.', {
-        turnMm,
-        hemlineMm: plan.allowanceMm,
-      }),
-    ],
-    fold: [
-      press('turn', 'Turn the raw edge under by {turnMm} and press.', { turnMm }),
-      press('press', 'Turn again by {depthMm} and press the hemline.', {
-        depthMm: plan.finishedDepthMm,
-      }),
-      ...fitCurve(request, plan.finishedDepthMm),
-      pin('Pin across the hem, well clear of the needle.'),
-    ],
-    layers: plan.layersAtStitch,
-    scrap: { text: 'folded as the hem is, {layers} layers', layers: plan.layersAtStitch },
-    look: 'does the line catch the inner fold all along?',
-    sew: [topstitch(request, at, plan.stitchFromHemlineMm, 'inner fold')],
-    check: 'the inner fold caught everywhere, pins out equal to pins in.',
-    press: lastPress('Press from the inside.'),
-  });
-}
+const steps = (request: WorkRequest): WorkStep[] =>
+  turnedTwiceWork(
+    request,
+    folds(foldsAsSewn(request)),
+    firstTurnMm(request.wish),
+    'edge-guide or straight-stitch foot',
+  );
 
 /** A hem turned twice: the raw edge is shut in. */
 export const doubleHem: Finish = {

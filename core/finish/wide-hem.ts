@@ -4,7 +4,7 @@ import { needle, pressure, straightLength } from './parts/starting';
 import { foldsAsSewn } from './as-sewn';
 import { course } from './parts/course';
 import { along, home, once, said } from './parts/said';
-import { cut, lastPress, markFolds, pin, press, topstitch } from './parts/work';
+import { cut, lastPress } from './parts/work';
 import type { FinishMargin } from './finish-margin';
 import type { SewingPlan } from './sewing-plan';
 import type { WorkRequest, WorkStep } from './work';
@@ -13,6 +13,7 @@ import { catchMargin, caughtWithin } from './parts/catch-margin';
 import { fedMargin } from './parts/fed-margin';
 import { asLength } from './parts/margin-parts';
 import { endsSchool } from './parts/schools';
+import { turnedTwiceWork } from './parts/turned-twice-work';
 import { turnedTwice, turnWiderThanHem } from './parts/turned';
 import { oneLineShows, plainToSee, shutIn } from './parts/rated';
 
@@ -35,33 +36,13 @@ function steps(request: WorkRequest): WorkStep[] {
   return wish.variant === 'hand' ? handSteps(request) : scrollSteps(request);
 }
 
-function handSteps(request: WorkRequest): WorkStep[] {
-  const plan = folds(foldsAsSewn(request));
-  const at = home('edge-guide');
-  const [widthMm, turnMm] = [request.wish.depthMm ?? 0, request.wish.turnMm ?? 0];
-  return course(request, {
-    at,
-    footName: 'edge-guide foot',
-    measure: [
-      cut(plan.allowanceMm),
-      markFolds('Mark the folds {turnMm} and {allowanceMm} from the raw edge.', {
-        turnMm,
-        allowanceMm: plan.allowanceMm,
-      }),
-    ],
-    fold: [
-      press('turn', 'Turn the raw edge under by {turnMm} and press.', { turnMm }),
-      press('press', 'Turn again by {widthMm} and press.', { widthMm }),
-      pin('Pin across the hem, well clear of the needle.'),
-    ],
-    layers: plan.layersAtStitch,
-    scrap: { text: 'folded as the hem is, {layers} layers', layers: plan.layersAtStitch },
-    look: 'does the line catch the inner fold all along?',
-    sew: [topstitch(request, at, plan.stitchFromHemlineMm, 'inner fold')],
-    check: 'the inner fold caught everywhere, pins out equal to pins in.',
-    press: lastPress('Press from the inside.'),
-  });
-}
+const handSteps = (request: WorkRequest): WorkStep[] =>
+  turnedTwiceWork(
+    request,
+    folds(foldsAsSewn(request)),
+    request.wish.turnMm ?? 0,
+    'edge-guide foot',
+  );
 
 /** Folded by hand at the start, and lifted out again so far before the end, mm. */
 const firstMm = 80;
