@@ -26,6 +26,12 @@ describe('one rule for what a curve does to a turned edge', () => {
     expect(way(30, 40)).toBe('too full');
   });
 
+  test('a straight edge with a tightest curve is taken to curve outward there', () => {
+    expect(fullnessOf(edge('straight', 800), 20, woven)).toEqual(
+      fullnessOf(edge('outside-curve', 800), 20, woven),
+    );
+  });
+
   test('a neck is too short, never too long', () => {
     fc.assert(
       fc.property(

@@ -30,7 +30,8 @@ export function fullnessOf(
   depthMm: number,
   cloth: Pick<Cloth, 'construction'>,
 ): Fullness {
-  const outward = outwardRadiusMm(edge);
+  // A straight edge of which somebody gave a tightest curve is one that curves outward somewhere.
+  const outward = outwardRadiusMm(edge) ?? (edge.shape === 'straight' ? edge.minRadiusMm : null);
   if (outward !== null) {
     const { share, way, deepestMm } = flareOf(outward, depthMm, cloth);
     return { kind: 'full', share, way, radiusMm: outward, deepestMm };
