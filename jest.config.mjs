@@ -2,8 +2,10 @@
 export default {
   testEnvironment: 'node',
   testMatch: ['<rootDir>/{core,contract,server,web}/**/*.test.ts?(x)'],
+  // The library of colours comes as modules only.
+  transformIgnorePatterns: ['/node_modules/(?!culori/)'],
   transform: {
-    '^.+\\.tsx?$': [
+    '^.+\\.(tsx?|js)$': [
       '@swc/jest',
       {
         jsc: {

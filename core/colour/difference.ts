@@ -1,4 +1,8 @@
-import { differenceCiede2000 } from 'culori';
+import { differenceCiede2000, modeLab65, modeRgb, useMode as register } from 'culori/fn';
+
+// Only the two ways of writing a colour that the difference needs, so that a page carries no more.
+register(modeRgb);
+register(modeLab65);
 
 const difference = differenceCiede2000();
 
