@@ -15,7 +15,8 @@ import {
   shown,
   type Judgement,
 } from './judged.fixture';
-import { hems } from './judged-hems.fixture';
+import { clothHems } from './judged-cloth-hems.fixture';
+import { garmentHems } from './judged-garment-hems.fixture';
 
 const openings: readonly Judgement[] = [
   {
@@ -168,6 +169,10 @@ const seams: readonly Judgement[] = [
 ];
 
 /** Eighty judgements of the craft, each with its reason. */
-export const judgements: readonly Judgement[] = [...hems, ...openings, ...allowances, ...seams].map(
-  (it) => ({ ...it, request: { wishes: evenWishes, edge: edgeOf({}), ...it.request } }),
-);
+export const judgements: readonly Judgement[] = [
+  ...garmentHems,
+  ...clothHems,
+  ...openings,
+  ...allowances,
+  ...seams,
+].map((it) => ({ ...it, request: { wishes: evenWishes, edge: edgeOf({}), ...it.request } }));

@@ -1,14 +1,11 @@
 import { foldedStrip, layersAt } from '../fold/layer';
-import { guess, needle, pressure, straightLength } from './parts/starting';
-import { presserLift, threaded } from './parts/overlock';
+import { straightLength } from './parts/starting';
 import { foldsAsSewn } from './as-sewn';
 import { said } from './parts/said';
 import { stackAtMm } from '../fold/stack';
 import { refusal, type Issue } from '../impossible';
 import type { Finish } from './finish';
 import type { FoldPlan } from './fold-plan';
-import type { StartingValue } from './work';
-import type { Reasoned } from '../fact';
 import type { FoldRequest } from './fold-request';
 import type { SewingPlan } from './sewing-plan';
 import { boundStack, stitchFromFrontMm, stripOf } from './parts/binding';
@@ -21,6 +18,15 @@ import {
   woven,
 } from './parts/binding-schools';
 import { bindingMargin, nearestToFoldMm } from './parts/binding-margin';
+import {
+  bindingStarting,
+  coverLength,
+  elasticSwing,
+  satinLength,
+  satinSwing,
+  swingsAcross,
+  zigzagOnElastic,
+} from './parts/binding-starting';
 import { bindingSteps } from './parts/binding-work';
 import { coverSpan } from './parts/cover';
 import { asLength } from './parts/margin-parts';
@@ -136,42 +142,6 @@ function freeLayersOf(variant: string): number {
   }
 }
 
-const ruledBy = (value: number, about: string, text: string): Reasoned<number> => ({
-  value,
-  because: [said(about, text)],
-  startingGuess: true,
-});
-/** A coverstitch through five layers, mm. Starting guess. */
-const coverLength = ruledBy(
-  3.5,
-  'cover-length',
-  'Long, 3 to 4: through five layers an ordinary length comes out tiny.',
-);
-/** A swing on elastic, and its length by how it gets across, mm. Starting guesses. */
-const elasticSwing = ruledBy(3, 'elastic-swing', 'Wide enough to give with the elastic.');
-const zigzagOnElastic = ({ pattern }: SewingPlan['stitch']) =>
-  ruledBy(
-    pattern === 'three-step' ? 1.5 : 2.5,
-    'elastic-length',
-    'Open enough to stretch with the elastic.',
-  );
-
-/** Through five layers of knit only the narrow left pair lies well on a binding. */
-const coverNeedles: StartingValue = threaded(
-  3,
-  'narrow',
-  'The narrow left pair: both lines lie on the binding.',
-);
-
-/** A zigzag that catches both edges of a satin at once, mm. Starting guesses. */
-const satinSwing = ruledBy(
-  3.5,
-  'satin-swing',
-  'As wide as it is long: it catches front and back at once.',
-);
-const satinLength = ruledBy(3.5, 'satin-length', 'Open, so that it does not perforate the satin.');
-const swingsAcross = ({ pattern }: SewingPlan['stitch']) => pattern !== 'straight';
-
 /** A strip wrapped round the edge. */
 export const bound: Finish = {
   id: 'bound',
@@ -264,64 +234,9 @@ export const bound: Finish = {
           },
         ];
   },
-  startingValues({ wish, cloth, edge, strip }) {
-    const { stackMm } = folds({ wish, cloth, strip });
-    if (covered.includes(wish.variant)) {
-      return [
-        coverNeedles,
-        guess(
-          'length',
-          'Stitch length',
-          3.5,
-          'mm',
-          said('cover-length', '3 to 4: through five layers an ordinary length comes out tiny.'),
-        ),
-        guess(
-          'pressure',
-          'Presser pressure',
-          'more',
-          '',
-          said('cover-pressure', 'Five layers of knit lift the foot.'),
-        ),
-        guess(
-          'differential',
-          'Differential feed',
-          1,
-          '',
-          said(
-            'cover-differential',
-            'Lower would stretch the strip; raise it only when the edge waves.',
-          ),
-        ),
-        guess(
-          'loopers',
-          'Looper',
-          'less',
-          '',
-          said('cover-looper', 'A slack looper lets the binding stretch with the edge.'),
-        ),
-        guess(
-          'seam-guide',
-          'Seam guide',
-          (wish.depthMm ?? 0) / 2,
-          'mm',
-          said('cover-guide', 'From the middle of the needles to the bound edge: half the width.'),
-        ),
-        presserLift(cloth),
-        needle({ cloth, edge, strip }, stackMm),
-      ];
-    }
-    const satin = wish.variant === 'satin';
-    return [
-      ...(satin
-        ? [
-            guess('width', 'Stitch width', satinSwing.value, 'mm', ...satinSwing.because),
-            guess('length', 'Stitch length', satinLength.value, 'mm', ...satinLength.because),
-          ]
-        : [straightLength(stackMm)]),
-      needle({ cloth, edge, strip }, stackMm),
-      pressure(cloth, stackMm),
-    ];
+  startingValues(request) {
+    const { wish, cloth, strip } = request;
+    return bindingStarting(request, folds({ wish, cloth, strip }).stackMm);
   },
   nature: (variant) => {
     const inside = variant === 'seam-allowances';

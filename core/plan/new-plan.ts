@@ -1,21 +1,12 @@
 import type { Cloth } from '../cloth/cloth';
-import type { FoldWish } from '../finish/fold-request';
-import type { Aim } from '../finish/sewing-plan';
 import type { ThreadMatch } from '../kit/thread';
 import { startingNeedle } from '../kit/needle';
-import type { FaultWeights } from '../margin/cost';
-import type { Stitch } from '../stitch/stitch';
+import type { PlanFacts } from './of-records';
 
 /** What a plan starts with before a finish is taken for its edge. */
-export interface NewPlan {
+export interface NewPlan extends Omit<PlanFacts, 'reference' | 'schools'> {
   /** None is taken until somebody takes one. */
   readonly finish: null;
-  readonly fold: FoldWish;
-  readonly stitch: Stitch;
-  readonly needleSize: number;
-  readonly pickMm: number;
-  readonly faultWeights: FaultWeights;
-  readonly aim: Aim;
   readonly thread: ThreadMatch;
   readonly threadColour: null;
   /** The best reference of the foot. */

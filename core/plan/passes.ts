@@ -4,7 +4,6 @@ import { foldsAsSewn } from '../finish/as-sewn';
 import type { SewingPlan } from '../finish/sewing-plan';
 import type { PassWish, StartingValue, WorkPass, WorkRequest } from '../finish/work';
 import { Impossible } from '../impossible';
-import { everyRide } from '../kit/foot';
 import { misfitOf } from '../kit/foot-fit';
 import { ownFootOf } from '../kit/own-foot';
 import type { Machine } from '../kit/machine';
@@ -15,6 +14,7 @@ import { solved, type Costed } from '../margin/solve';
 import { usualPickMm } from './new-plan';
 import type { FootFacts } from './of-records';
 import type { Sole } from '../seam/crossings';
+import { alongBest } from './ride';
 import { setUpOf } from './set-up-of';
 import { sewnWith } from './sewn-with';
 import { startingLengthMm } from './starting-setting';
@@ -81,33 +81,32 @@ function candidatesOf(
             (need.feet.length === 0 || need.feet.includes(kind)) &&
             !misfitOf(machine.specs, { kind, shank: specs.shank }),
         );
-    return feet.flatMap((foot) =>
-      everyRide(foot.specs).flatMap((ride): Candidate[] => {
-        const plan: SewingPlan = {
-          cloth,
-          edge: {
-            lengthMm: edge.lengthMm,
-            minRadiusMm: edge.minRadiusMm,
-            purpose: wish.purpose ?? 'allowance',
-          },
-          fold: wishForVariant(finish, wish.wish, variant),
-          machine: machine.specs,
-          foot: ride,
-          stitch,
-          needleSize: startingNeedle(cloth.weightGsm).size,
-          pickMm: usualPickMm,
-          faultWeights: { below: 1, above: 1 },
-          skill: 1,
-        };
-        try {
-          const set = setUpOf(finish, plan);
-          return [{ machine, foot, plan, set, best: solved(set) }];
-        } catch (error) {
-          if (error instanceof Impossible) return [];
-          throw error;
-        }
-      }),
-    );
+    return feet.flatMap((foot): Candidate[] => {
+      const asked: SewingPlan = {
+        cloth,
+        edge: {
+          lengthMm: edge.lengthMm,
+          minRadiusMm: edge.minRadiusMm,
+          purpose: wish.purpose ?? 'allowance',
+        },
+        fold: wishForVariant(finish, wish.wish, variant),
+        machine: machine.specs,
+        foot: foot.specs,
+        stitch,
+        needleSize: startingNeedle(cloth.weightGsm).size,
+        pickMm: usualPickMm,
+        faultWeights: { below: 1, above: 1 },
+        skill: 1,
+      };
+      try {
+        const plan = alongBest(finish, asked);
+        const set = setUpOf(finish, plan);
+        return [{ machine, foot, plan, set, best: solved(set) }];
+      } catch (error) {
+        if (error instanceof Impossible) return [];
+        throw error;
+      }
+    });
   });
 }
 
