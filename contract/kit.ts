@@ -77,7 +77,7 @@ const reference = z.strictObject({
 });
 
 /** The most references a foot can have. */
-const mostReferences = 24;
+export const mostReferences = 24;
 
 const footFields = {
   slotMm: intervalMm.nullish().transform((slot) => slot ?? null),

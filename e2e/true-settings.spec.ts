@@ -38,6 +38,7 @@ test('hold or hide, the thread and its colour set what is accepted and how far t
   await rather.getByRole('radio', { name: 'Hold' }).click();
   await expect(length).toHaveValue('2.0');
   await rather.getByRole('radio', { name: 'Hold' }).press('End');
+  await expect(rather.getByRole('radio', { name: 'Hide' })).toBeFocused();
   await page.keyboard.press('Space');
   await expect(length).toHaveValue('3.0');
   const accepted = page.getByLabel('Accepted on the right side');
@@ -130,4 +131,30 @@ test('jeans with their look kept: the tuck from the line that is sewn, to the la
   const many = await boxes.count();
   for (let i = 0; i < many; i++) await boxes.nth(i).check();
   await expect(page.getByText(`${many} of ${many} done`)).toBeVisible();
+});
+
+test('a place to lead along that has a taken name says so, and keeps what was typed', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.address}/kit?it=foot-zigzag`);
+  await page.getByText('Other places to lead along').click();
+  const place = page.getByLabel('Place', { exact: true }).first();
+  const before = await place.inputValue();
+  const other = await page.getByLabel('Place', { exact: true }).nth(1).inputValue();
+  await place.fill(other);
+  await place.press('Enter');
+  await expect(page.getByText(`Another place is called “${other}” already.`)).toBeVisible();
+  await expect(place).toHaveValue(other);
+  await place.press('Escape');
+  await expect(place).toHaveValue(before);
+  await place.fill('scratch on the toe');
+  await place.press('Enter');
+  await expect
+    .poll(
+      async () =>
+        (await app.api<{ specs: { references: { name: string }[] } }>('feet/foot-zigzag')).specs
+          .references[0]?.name,
+    )
+    .toBe('scratch on the toe');
 });

@@ -142,4 +142,22 @@ describe('a scrap of another pass', () => {
     expect(own.body).toMatchObject({ pass: known });
     expect(own.body.finish).not.toBe('single-hem');
   });
+
+  test('follows the way this person usually goes, as the page does', async () => {
+    const mine = await get<{ version: number }>('preferences/mine');
+    await server.http
+      .patch('/api/preferences/mine')
+      .send({ version: mine.version, schools: { 'raw-edge': 'serged' } })
+      .expect(200);
+    await patch('plan-trousers', {
+      ...{ finish: 'blind-hem', fold: { variant: 'flat', depthMm: 30, extensionMm: 8 } },
+      ...{ footId: 'foot-blind-fixed', settings: null },
+      stitch: { pattern: 'blind-woven', anchor: 'right', runStitches: 5 },
+    });
+    const { status, body } = await record({
+      ...{ planId: 'plan-trousers', pass: 'raw-edge', counts: [], note: 'serged alone' },
+      settings: { widthMm: 5, lengthMm: 2.5, needlePositionMm: 0, guideMm: 0 },
+    });
+    expect([status, body.finish]).toEqual([201, 'serged']);
+  });
 });

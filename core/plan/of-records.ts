@@ -110,13 +110,19 @@ export function footNameOn(machine: { readonly specs: Machine }, foot: FootFacts
   return own !== foot.specs && own === ownFootOf(machine.specs.kind) ? 'its own foot' : foot.name;
 }
 
+/** What of the records the work hangs on, besides the set-up. */
+interface WorkRecords extends Pick<PlanRecords, 'edge' | 'threadFibre'> {
+  readonly plan: Pick<PlanFacts, 'schools'>;
+  readonly cloth: Pick<PlanRecords['cloth'], 'fibre'>;
+}
+
 /**
  * What the work is worked out from.
  *
  * @param defaults this person's ways, where the plan says nothing
  */
 export function workRequestOf(
-  { edge, plan: { schools }, cloth, threadFibre }: PlanRecords,
+  { edge, plan: { schools }, cloth, threadFibre }: WorkRecords,
   sewing: SewingPlan,
   finish: Finish,
   defaults: Readonly<Record<string, string>> = {},

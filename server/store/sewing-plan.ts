@@ -15,7 +15,7 @@ import { setUpOf } from '../../core/plan/set-up-of';
 import { clothDraft } from '../../contract/cloth';
 import { footDraft, machineDraft } from '../../contract/kit';
 import { sewingPlan } from '../../contract/plan';
-import { edgeDraft, planDraft, type PlanDraft } from '../../contract/records';
+import { edgeDraft, planDraft, preferencesDraft, type PlanDraft } from '../../contract/records';
 import { Refusal } from '../http/refusal';
 import { draftOfRow, type Row } from './journal';
 import type { Change } from './store';
@@ -136,24 +136,17 @@ export async function assembledFor(
     id: row.id,
     ...draftOf(footDraft, row),
   }));
-  const [machine] = machines;
-  const [foot] = feet;
-  const passes =
-    machine && foot
-      ? passesOf(
-          line.finish,
-          workRequestOf(
-            {
-              ...{ edge, plan: draft, machine, foot },
-              ...{ cloth: { properties: line.plan.cloth }, strip: null },
-            },
-            line.plan,
-            line.finish,
-          ),
-          { machines, feet },
-          finishById,
-        )
-      : [];
+  const passes = passesOf(
+    line.finish,
+    workRequestOf(
+      { edge, plan: draft, cloth: {} },
+      line.plan,
+      line.finish,
+      await usualWays(change),
+    ),
+    { machines, feet },
+    finishById,
+  );
   const pass = passes.find(({ id }) => id === passId);
   const finish = pass && finishById(pass.finish);
   if (!pass?.plan || !pass.machine || !pass.foot || !finish) {
@@ -177,6 +170,12 @@ export async function assembledFor(
       footId: pass.foot.id === 'own' ? line.ids.footId : pass.foot.id,
     },
   };
+}
+
+/** The ways this person usually goes, where a plan says nothing. */
+async function usualWays(change: Change): Promise<Readonly<Record<string, string>>> {
+  const row = await change.find('preferences', 'mine');
+  return row ? draftOf(preferencesDraft, row).schools : {};
 }
 
 /** @throws Impossible at a reference that the foot has not */

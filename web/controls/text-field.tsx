@@ -5,15 +5,24 @@ interface TextFieldProps {
   readonly value: string;
   readonly trouble?: string | undefined;
   readonly most?: number;
+  /** Why a text can’t be taken; null when it can. */
+  refuse?(text: string): string | null;
   onCommit(text: string): void;
 }
 
 /** A line of text that is kept when left, and put back by Escape. */
-export function TextField({ label, value, trouble, most = 120, onCommit }: TextFieldProps) {
+export function TextField(props: TextFieldProps) {
+  const { label, value, trouble, most = 120, refuse, onCommit } = props;
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
+  const [own, setOwn] = useState<string | null>(null);
+  const shown = trouble ?? own;
   const commit = () => {
     const text = (typed ?? value).trim();
+    const reason = text === value ? null : (refuse?.(text) ?? null);
+    setOwn(reason);
+    // What was typed stays, with why it can't be taken.
+    if (reason) return;
     if (text !== value && text !== '') onCommit(text);
     setTyped(null);
   };
@@ -27,17 +36,20 @@ export function TextField({ label, value, trouble, most = 120, onCommit }: TextF
         className="field font-bold"
         value={typed ?? value}
         maxLength={most}
-        aria-invalid={typed?.trim() === '' || trouble !== undefined}
+        aria-invalid={typed?.trim() === '' || Boolean(shown)}
         onChange={(event) => setTyped(event.target.value)}
         onBlur={commit}
         onKeyDown={(event) => {
           if (event.key === 'Enter') commit();
-          if (event.key === 'Escape') setTyped(null);
+          if (event.key === 'Escape') {
+            setTyped(null);
+            setOwn(null);
+          }
         }}
       />
-      {(typed?.trim() === '' || trouble) && (
+      {(typed?.trim() === '' || shown) && (
         <p role="alert" className="mt-1 text-sm font-bold text-madder">
-          {trouble ?? 'It needs a name; the old one is kept.'}
+          {shown ?? 'It needs a name; the old one is kept.'}
         </p>
       )}
     </div>

@@ -6,6 +6,7 @@ import {
   type Guidance,
 } from '../../../core/kit/foot';
 import { guidanceNames } from '../../../core/kit/along';
+import { mostReferences } from '../../../contract/kit';
 import { useLengths } from '../../app/lengths-context';
 import { Button } from '../../controls/button';
 import { LengthField } from '../../controls/length-field';
@@ -19,8 +20,6 @@ interface ReferencesProps {
 
 /** Farther than this nothing can be led along, mm. */
 const farthestMm = 60;
-/** A foot can have this many. */
-const most = 24;
 
 /** A name that none of them has yet. */
 function freshName(references: readonly FootReference[]): string {
@@ -53,9 +52,12 @@ export function References({ references, onChange }: ReferencesProps) {
               label="Place"
               value={reference.name}
               most={80}
-              onCommit={(name) =>
-                references.every((other, at) => at === i || other.name !== name) && put(i, { name })
+              refuse={(name) =>
+                references.some((other) => other.name === name)
+                  ? `Another place is called “${name}” already.`
+                  : null
               }
+              onCommit={(name) => put(i, { name })}
             />
             <SelectField
               label="Led by"
@@ -88,7 +90,7 @@ export function References({ references, onChange }: ReferencesProps) {
           </li>
         ))}
       </ul>
-      {references.length < most && (
+      {references.length < mostReferences && (
         <Button
           className="my-2"
           onClick={() =>
