@@ -9,10 +9,11 @@ import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { answerErrors } from './http/errors';
-import { refuseForeign, refuseZeroBytes, requireJson } from './http/guards';
+import { refuseForeign, refuseFromElsewhere, refuseZeroBytes, requireJson } from './http/guards';
 import { notFound } from './http/refusal';
 import { bookRoutes } from './routes/book';
 import { computeRoutes } from './routes/compute';
+import { eventRoutes } from './routes/events';
 import { exchangeRoutes } from './routes/exchange';
 import { historyRoutes } from './routes/history';
 import { photoRoutes } from './routes/photos';
@@ -33,6 +34,13 @@ export interface AppParts {
 
 /** A tenth smaller than the package's own 4, for a few milliseconds a file. */
 const brotliQuality = 6;
+
+const secretHeaders = [
+  'req.headers.cookie',
+  'req.headers.authorization',
+  'req.headers["proxy-authorization"]',
+  'res.headers["set-cookie"]',
+];
 
 /** A fresh mark for each answer; the page's own style elements carry it. */
 function nonceOf(response: ServerResponse & { locals?: Record<string, unknown> }): string {
@@ -75,18 +83,23 @@ export function createApp({ store, log, host, clientFolder, fontFile }: AppParts
   app.use(
     pinoHttp({
       logger: log,
+      // What lets somebody in belongs to nobody who reads a log.
+      redact: { paths: secretHeaders, remove: true },
       autoLogging: { ignore: (request) => !request.url?.startsWith('/api') },
     }),
   );
   app.use(refuseForeign(host));
+  app.use('/api', refuseFromElsewhere);
   app.use(compression({ brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: brotliQuality } } }));
 
   const api = express.Router();
   api.get('/health', async (_request, response) => {
-    await store.database.sequelize.query('SELECT 1');
+    const trouble = await store.health.look();
+    if (trouble) throw trouble;
     response.json({ ok: true });
   });
   api.use(refuseZeroBytes);
+  api.use(eventRoutes(store));
   // Files are sent as they are; everything else is JSON.
   api.use(photoRoutes(store));
   api.use(exchangeRoutes(store));
@@ -122,6 +135,6 @@ export function createApp({ store, log, host, clientFolder, fontFile }: AppParts
         .send(page.replace('%STYLE_NONCE%', nonceOf(response)));
     });
   }
-  app.use(answerErrors(log));
+  app.use(answerErrors(log, store.health));
   return app;
 }

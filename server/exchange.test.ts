@@ -23,6 +23,8 @@ const import_ = async (text: string | Buffer) => {
   const { digest } = await preview(text);
   return send(`import?digest=${digest}`, text);
 };
+const howMany = async () =>
+  Number((await server.http.get('/api/cloths?limit=1')).headers['x-total-count']);
 const cloths = async () =>
   (await server.http.get('/api/cloths')).body as { id: string; name: string; version: number }[];
 
@@ -87,12 +89,12 @@ describe('round trip', () => {
   test('an import is one step of undo and of redo', async () => {
     const csv = `name,construction,weightClass\n${Array.from({ length: 700 }, (_, i) => `Cloth ${i},woven,light`).join('\n')}`;
     await import_(csv);
-    expect(await cloths()).toHaveLength(706);
+    expect(await howMany()).toBe(706);
     expect((await server.http.get('/api/history')).body.undo).toBe('import of 700 cloths');
     await server.http.post('/api/undo').expect(200);
     expect(await cloths()).toHaveLength(6);
     await server.http.post('/api/redo').expect(200);
-    expect(await cloths()).toHaveLength(706);
+    expect(await howMany()).toBe(706);
   });
 });
 

@@ -6,6 +6,7 @@ import { pino } from 'pino';
 import { createApp } from './app';
 import { openDatabase } from './database/open';
 import { fillWhenEmpty } from './demo/fill';
+import { keepDaily } from './store/keep-daily';
 import { settingsFrom } from './settings';
 import { Store } from './store/store';
 
@@ -13,9 +14,11 @@ import { Store } from './store/store';
 async function main(): Promise<void> {
   const settings = settingsFrom(process.env);
   const log = pino({ level: settings.logLevel });
-  const database = await openDatabase(settings.dataFolder);
+  const { evenWithoutWal } = settings;
+  const database = await openDatabase(settings.dataFolder, { evenWithoutWal });
   const store = new Store(database);
   await fillWhenEmpty(store);
+  keepDaily(store);
 
   const clientFolder = resolve(import.meta.dirname, '../client');
   const fontFile = createRequire(import.meta.url).resolve(
@@ -41,7 +44,7 @@ async function main(): Promise<void> {
     server.close(() => {
       void store
         .settle()
-        .then(() => database.sequelize.close())
+        .then(() => database.close())
         .finally(() => process.exit(0));
     });
     server.closeIdleConnections();

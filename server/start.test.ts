@@ -1,8 +1,8 @@
 import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Sequelize } from 'sequelize';
-import { firstTables } from './database/migrations/0001-first-tables';
+import { migrations } from './database/migrate';
+import { makeVersion } from './database/versions.fixture';
 import { openDatabase } from './database/open';
 import { settingsFrom } from './settings';
 import { wardrobe } from './demo/wardrobe';
@@ -19,6 +19,15 @@ describe('how a run is set up', () => {
     expect(settings).toMatchObject({ host: '::1', port: 8080, dataFolder: '/tmp/elsewhere' });
   });
 
+  test.each(['0.0.0.0', '::', '192.168.1.4', 'sewing.example', '127.0.0.1.example'])(
+    'an address that others can reach, %s, is refused with the reason',
+    (HOST) => {
+      expect(() => settingsFrom({ HOST })).toThrow(
+        /HOST is “.*”, which other machines could reach/,
+      );
+    },
+  );
+
   test.each(['abc', '-1', '70000', '80.5'])('a port of %s is refused by name', (PORT) => {
     expect(() => settingsFrom({ PORT })).toThrow(`PORT is “${PORT}”`);
   });
@@ -28,76 +37,18 @@ describe('the data folder', () => {
   test('is made when it is not there, and opened twice it is migrated once', async () => {
     const folder = join(mkdtempSync(join(tmpdir(), 'pin-margin-')), 'deep', 'er');
     const first = await openDatabase(folder);
-    await first.sequelize.close();
+    await first.close();
     const second = await openDatabase(folder);
     const [ran] = await second.sequelize.query('SELECT name FROM SequelizeMeta');
-    expect(ran).toEqual([
-      { name: '0001-first-tables' },
-      { name: '0002-catalogue' },
-      { name: '0003-crossings' },
-      { name: '0004-shelf-and-drawer' },
-      { name: '0005-sample-book' },
-      { name: '0006-what-an-edge-is-for' },
-      { name: '0007-true-settings' },
-    ]);
-    await second.sequelize.close();
+    expect(ran).toEqual(migrations.map(({ name }) => ({ name })));
+    await second.close();
     expect(readdirSync(folder)).toContain('pin-margin.sqlite');
     rmSync(folder, { recursive: true, force: true });
   });
 
   test('of an older version keeps its records and gets what is new', async () => {
     const folder = mkdtempSync(join(tmpdir(), 'pin-margin-'));
-    const old = new Sequelize({
-      dialect: 'sqlite',
-      storage: join(folder, 'pin-margin.sqlite'),
-      logging: false,
-    });
-    await firstTables.up(old.getQueryInterface());
-    await old.query('CREATE TABLE SequelizeMeta (name VARCHAR(255) PRIMARY KEY)');
-    await old.query(`INSERT INTO SequelizeMeta VALUES ('0001-first-tables')`);
-    await old.query(
-      `INSERT INTO feet VALUES ('f', 1, '2026-01-01', '2026-01-01', 'Old foot',
-        '{"slotMm":[-4,4],"guidance":"blade","guide":{"atMm":0}}',
-        '{"widthMm":18,"toeMm":12,"heelMm":14}', '')`,
-    );
-    await old.query(
-      `INSERT INTO preferences VALUES ('mine', 3, '2026-01-01', '2026-01-01', 'in', '1/8')`,
-    );
-    const now = `1, '2026-01-01', '2026-01-01'`;
-    for (const row of [
-      `cloths VALUES ('c', ${now}, 'Old cloth', NULL, '{"construction":"woven"}', '')`,
-      `machines VALUES ('m', ${now}, 'Old machine', '{}', '')`,
-      `projects VALUES ('p', ${now}, 'Old project', '')`,
-      `edges VALUES ('e', ${now}, 'p', 'Old edge', 'skirt', 'c', 'straight', 900, NULL)`,
-      `plans VALUES ('plan', ${now}, 'e', 'blind-hem', '{"variant":"flat"}', 'm', 'f', '{}', 80, 1,
-        '{"below":1,"above":1}', NULL, 'kept')`,
-      `attempts VALUES ('kept', 1, '2026-03-04T05:06:07.000Z', '2026-01-01', 'plan', 1,
-        '{"widthMm":2}', '[{"check":"bite","n":20,"short":5,"over":0}]', 'Old note', '{"foot":{}}',
-        '{"cloth":"Old cloth","machine":"Old machine","foot":"Old foot"}')`,
-      `changes VALUES (1, '${new Date().toISOString()}', 'remove scrap 2',
-        '[{"table":"attempts","id":"gone","before":{"id":"gone","version":1,"createdAt":"2026-01-01",
-        "updatedAt":"2026-01-01","planId":"plan","number":2,"settings":{},"counts":[],"note":"",
-        "setUp":{},"names":{}},"after":null}]', 0)`,
-      ...[
-        [
-          'seam',
-          'straight',
-          'french-seam',
-          '{"variant":"plain","seamAllowanceMm":12,"secondPassMm":6}',
-        ],
-        ['join', 'straight', 'overcast', '{"variant":"join","seamAllowanceMm":6}'],
-        ['neck', 'inside-curve', 'bound', '{"variant":"single-fold","depthMm":8}'],
-        ['edge', 'tube', 'serged', '{"variant":"four-thread","seamAllowanceMm":10}'],
-        ['leg', 'tube', 'kept-hem', '{"variant":"seams","shortenMm":40,"depthMm":20}'],
-      ].flatMap(([id, shape, finish, fold]) => [
-        `edges VALUES ('${id}', ${now}, 'p', '${id}', '', 'c', '${shape}', 420, NULL)`,
-        `plans VALUES ('plan-${id}', ${now}, '${id}', '${finish}', '${fold}', 'm', 'f', '{}', 80, 1,
-          '{"below":1,"above":1}', NULL, NULL)`,
-      ]),
-    ]) {
-      await old.query(`INSERT INTO ${row}`);
-    }
-    await old.close();
+    await makeVersion(join(folder, 'pin-margin.sqlite'), 1);
     const server = await startServer(folder);
     const { body: attempt } = await server.http.get('/api/attempts/kept');
     expect(attempt).toMatchObject({

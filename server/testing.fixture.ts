@@ -31,7 +31,7 @@ export async function startServer(dataFolder = mkdtempSync(join(tmpdir(), 'pin-m
     /** Closes the server; the data folder goes too unless it is still wanted. */
     async stop(keepData = false) {
       await new Promise((closed) => server.close(closed));
-      await database.sequelize.close();
+      await database.close();
       if (!keepData) rmSync(dataFolder, { recursive: true, force: true });
     },
   };

@@ -5,13 +5,15 @@ import sqlite3 from 'sqlite3';
  * belong to the opening of a connection, not to the start of the server.
  * FULL makes each commit reach the disk before it is acknowledged, also under WAL.
  */
-const settings = 'PRAGMA synchronous = FULL; PRAGMA foreign_keys = ON; PRAGMA busy_timeout = 5000;';
+export const durable =
+  'PRAGMA synchronous = FULL; PRAGMA foreign_keys = ON; PRAGMA busy_timeout = 5000;';
 
 class DurableDatabase extends sqlite3.Database {
   constructor(file: string, mode: number, opened: (error: Error | null) => void) {
-    super(file, mode, (error) => {
+    // A file that is gone stays gone: no connection ever makes a new, empty one in its place.
+    super(file, mode & ~sqlite3.OPEN_CREATE, (error) => {
       if (error) opened(error);
-      else this.exec(settings, opened);
+      else this.exec(durable, opened);
     });
   }
 }

@@ -1,7 +1,10 @@
-import type { QueryInterface } from 'sequelize';
+import type { Tables } from './tables';
 
-/** One step of the database's history. */
+/**
+ * One step of the database's history. Every statement of it may find its work done already: a
+ * folder that an older app was killed over is half way, and is brought on by the same steps.
+ */
 export interface Migration {
   readonly name: string;
-  up(tables: QueryInterface): Promise<void>;
+  up(tables: Tables): Promise<void>;
 }

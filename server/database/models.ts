@@ -21,7 +21,21 @@ export const recordTables = [
 ] as const;
 export type RecordTable = (typeof recordTables)[number];
 
-export type Models = Record<RecordTable | 'changes' | 'photos', ModelStatic<Model>>;
+/** What a table's rows are called in messages. */
+export const singular: Record<RecordTable, string> = {
+  cloths: 'cloth',
+  machines: 'machine',
+  feet: 'foot',
+  needles: 'needle',
+  threads: 'thread',
+  projects: 'project',
+  edges: 'edge',
+  plans: 'plan',
+  attempts: 'attempt',
+  preferences: 'preferences',
+};
+
+export type Models = Record<RecordTable | 'changes' | 'removals' | 'photos', ModelStatic<Model>>;
 
 const text = DataTypes.TEXT;
 const json = DataTypes.JSON;
@@ -152,6 +166,13 @@ export function defineModels(sequelize: Sequelize): Models {
     undone: DataTypes.BOOLEAN,
     /** Whether it took something away. */
     removal: { type: DataTypes.BOOLEAN, defaultValue: false },
+    /** The person whose change it is; undo is one's own. */
+    by: { type: text, defaultValue: '' },
+  });
+  // What a removal took, beside the long journal, so that a list of removals need not read it.
+  const removals = define('removals', {
+    changeId: { type: DataTypes.INTEGER, primaryKey: true },
+    taken: json,
   });
   // A photo never changes: its id is the hash of its bytes.
   const photos = define('photos', {
@@ -160,5 +181,5 @@ export function defineModels(sequelize: Sequelize): Models {
     widthPx: DataTypes.INTEGER,
     heightPx: DataTypes.INTEGER,
   });
-  return { ...Object.fromEntries(records), changes, photos } as Models;
+  return { ...Object.fromEntries(records), changes, removals, photos } as Models;
 }

@@ -2,6 +2,7 @@ import type { NextFunction, Request, Response } from 'express';
 import type { Logger } from 'pino';
 import { ForeignKeyConstraintError } from 'sequelize';
 import type { ErrorBody } from '../../contract/error';
+import type { Health } from '../database/health';
 import { Impossible } from '../../core/impossible';
 import { Refusal } from './refusal';
 
@@ -33,11 +34,13 @@ function inBytes(bytes: number | undefined): string {
     : `${Math.round(bytes / 1024 / 1024)} MB`;
 }
 
-function refusalFor(error: unknown): Refusal | null {
+function refusalFor(error: unknown, health: Health): Refusal | null {
   if (error instanceof Refusal) return error;
   if (error instanceof Impossible) {
     return new Refusal(400, 'impossible', error.message, [...error.issues]);
   }
+  const trouble = health.failed(error);
+  if (trouble) return new Refusal(503, trouble.kind, trouble.message);
   if (error instanceof URIError) {
     return new Refusal(400, 'invalid-request', 'The address holds a broken % code.');
   }
@@ -49,19 +52,23 @@ function refusalFor(error: unknown): Refusal | null {
     return new Refusal(413, 'too-large', message, [{ path: '', message }]);
   }
   const type = (error as { type?: unknown } | null)?.type;
-  const trouble = typeof type === 'string' ? bodyTroubles[type] : undefined;
-  if (trouble) return new Refusal(...trouble);
+  const ofBody = typeof type === 'string' ? bodyTroubles[type] : undefined;
+  if (ofBody) return new Refusal(...ofBody);
   // A body that says it is compressed and is not: the parser blames the sender, and so do we.
   const status = (error as { status?: unknown } | null)?.status;
   const blamed = typeof status === 'number' && status >= 400 && status < 500;
   return blamed ? new Refusal(status, 'not-read', 'What was sent could not be read.') : null;
 }
 
+/** When one may ask again after a refusal for the moment. */
+const retryAfterSeconds = 2;
+
 /** Answers every error in one form, and never shows a stack. */
-export function answerErrors(log: Logger) {
+export function answerErrors(log: Logger, health: Health) {
   return (error: unknown, _request: Request, response: Response, next: NextFunction) => {
     if (response.headersSent) return next(error);
-    const refusal = refusalFor(error);
+    const refusal = refusalFor(error, health);
+    if (refusal?.status === 503) response.set('Retry-After', String(retryAfterSeconds));
     if (!refusal) log.error({ err: error }, 'unexpected');
     const body: ErrorBody = {
       error: {

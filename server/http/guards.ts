@@ -43,6 +43,18 @@ export function refuseForeign(host: string) {
   };
 }
 
+/**
+ * Refuses what another site's page asks for, reading included: an answer it can't see still costs
+ * the work. Browsers say where a request comes from; what is no browser says nothing.
+ */
+export function refuseFromElsewhere(request: Request, _response: Response, next: NextFunction) {
+  const site = request.headers['sec-fetch-site'];
+  if (site !== undefined && site !== 'same-origin' && site !== 'none') {
+    throw new Refusal(403, 'foreign-origin', 'Requests from another site are not accepted.');
+  }
+  next();
+}
+
 /** Refuses bodies that are not JSON before anyone looks for fields in them. */
 export function requireJson(request: Request, _response: Response, next: NextFunction) {
   const hasBody = request.headers['content-length'] !== '0' && request.is('*/*') !== null;

@@ -1,6 +1,7 @@
 import { Router } from 'express';
 import { bookQuery, ladderDraft } from '../../contract/book';
 import { usualScraps } from '../../core/book/usual';
+import { authorOf } from '../http/author';
 import { parseBody } from '../http/refusal';
 import { recordAttempts } from '../store/attempts';
 import { bookChoices, bookPage, scrapsUntilKept } from '../store/book';
@@ -38,6 +39,7 @@ export function bookRoutes(store: Store): Router {
     const { rows, existed } = await store.change<{ rows: unknown[]; existed: boolean }>(
       ({ rows: created }) => `new ladder of ${created.length} scraps`,
       (change) => recordAttempts(change, drafts),
+      authorOf(request),
     );
     response.status(existed ? 200 : 201).json(rows);
   });

@@ -1,11 +1,20 @@
 import { Router, type Request } from 'express';
 import * as z from 'zod';
+import { singular } from '../database/models';
+import { mostListed, totalHeader } from '../../contract/page';
+import { authorOf } from '../http/author';
 import { Refusal, notFound, parseBody } from '../http/refusal';
 import type { Row } from '../store/journal';
 import { removeWhole, resources, type Resource } from '../store/resources';
-import { singular, type Store } from '../store/store';
+import type { Store } from '../store/store';
 
 const version = z.int({ error: 'Send the version you have, a whole number.' });
+
+/** Which part of a list is asked for; a list is never answered whole, however long it gets. */
+const pageQuery = z.strictObject({
+  limit: z.coerce.number().int().min(1).max(mostListed).default(mostListed),
+  offset: z.coerce.number().int().min(0).max(10_000_000).default(0),
+});
 
 function resourceOf(request: Request): Resource {
   const name = String(request.params['resource']);
@@ -46,7 +55,14 @@ export function recordRoutes(store: Store): Router {
 
   router.get('/:resource', async (request, response) => {
     const resource = resourceOf(request);
-    const rows = await store.list(resource.table, filtersOf(resource, request.query));
+    const { limit, offset, ...narrowed } = request.query;
+    const page = parseBody(pageQuery, { limit, offset });
+    const filters = filtersOf(resource, narrowed);
+    const [rows, total] = await Promise.all([
+      store.list(resource.table, filters, page),
+      store.count(resource.table, filters),
+    ]);
+    response.set(totalHeader, String(total));
     response.json(rows.map((row) => shown(resource, row)));
   });
 
@@ -68,6 +84,7 @@ export function recordRoutes(store: Store): Router {
         if (resource.create) return resource.create(change, draft as never);
         return { row: await change.create(resource.table, draft), existed: false };
       },
+      authorOf(request),
     );
     response.status(existed ? 200 : 201).json(shown(resource, row));
   });
@@ -101,6 +118,7 @@ export function recordRoutes(store: Store): Router {
         await resource.changed?.(change, after, fields);
         return after;
       },
+      authorOf(request),
     );
     response.json(shown(resource, row));
   });
@@ -123,6 +141,7 @@ export function recordRoutes(store: Store): Router {
         await removeWhole(change, resource, id, given.data);
         return row as Row;
       },
+      authorOf(request),
     );
     response.status(204).end();
   });

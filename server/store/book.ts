@@ -17,26 +17,34 @@ const columnOf: Readonly<Record<BookSort, string>> = {
 /** A text as SQLite's LIKE takes it literally. */
 const containing = (text: string) => `%${text.replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`;
 
+/** The index of the book's words is one of every three letters after one another. */
+const shortestIndexed = 3;
+
+/** Scraps in whose names or note a word stands, by the index where the word is long enough. */
+function withWord(store: Store, word: string): WhereOptions {
+  const { sequelize } = store.database;
+  if ([...word].length >= shortestIndexed) {
+    const phrase = sequelize.escape(`"${word.replaceAll('"', '""')}"`);
+    return literal(
+      `attempts.rowid IN (SELECT rowid FROM attempts_words WHERE attempts_words MATCH ${phrase})`,
+    ) as unknown as WhereOptions;
+  }
+  const like = literal(`${sequelize.escape(containing(word))} ESCAPE '\\'`);
+  return {
+    [Op.or]: ['clothName', 'machineName', 'footName', 'note'].map((name) =>
+      where(col(name), Op.like, like),
+    ),
+  };
+}
+
 function searched(store: Store, q: string): WhereOptions[] {
   return q
     .trim()
     .split(/\s+/)
     .filter(Boolean)
     .map((word) => {
-      const like = containing(word);
       const named = catalogue.filter(({ name }) => name.toLowerCase().includes(word.toLowerCase()));
-      return {
-        [Op.or]: [
-          ...['clothName', 'machineName', 'footName', 'note'].map((name) =>
-            where(
-              col(name),
-              Op.like,
-              literal(`${store.database.sequelize.escape(like)} ESCAPE '\\'`),
-            ),
-          ),
-          { finish: named.map(({ id }) => id) },
-        ],
-      };
+      return { [Op.or]: [withWord(store, word), { finish: named.map(({ id }) => id) }] };
     });
 }
 

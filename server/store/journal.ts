@@ -1,6 +1,7 @@
 import type { Model, ModelStatic, Transaction } from 'sequelize';
 import type { Database } from '../database/open';
-import type { RecordTable } from '../database/models';
+import { singular, type RecordTable } from '../database/models';
+import { Refusal } from '../http/refusal';
 
 /** A stored record as plain data. */
 export type Row = Record<string, unknown> & { readonly id: string; readonly version: number };
@@ -42,46 +43,78 @@ export const keptRemovalDays = 30;
 export const removalsSince = (now: Date): string =>
   new Date(now.getTime() - keptRemovalDays * 86_400_000).toISOString();
 
-/** Writes down a change so that it can be undone; whatever had been undone can't be redone. */
+/** Writes down a change so that its person can undo it; what that person had undone can't be redone. */
 export async function writeDown(
   { models }: Database,
   label: string,
+  by: string,
   steps: readonly Step[],
   transaction: Transaction,
 ): Promise<void> {
-  await models.changes.destroy({ where: { undone: true }, transaction });
+  await models.changes.destroy({ where: { undone: true, by }, transaction });
   const now = new Date();
-  const removal = steps.some(({ after }) => after === null);
+  const taken = steps.filter(({ after }) => after === null).map(({ table, id }) => [table, id]);
   const change = await models.changes.create(
-    { at: now.toISOString(), label, steps, undone: false, removal },
+    { at: now.toISOString(), label, steps, undone: false, removal: taken.length > 0, by },
     { transaction },
   );
   const newest = Number(change.get('id'));
+  if (taken.length > 0) await models.removals.create({ changeId: newest, taken }, { transaction });
   await models.changes.sequelize?.query(
     'DELETE FROM changes WHERE id <= ? AND (removal = 0 OR at < ?)',
     { replacements: [newest - keptChanges, removalsSince(now)], transaction },
   );
 }
 
-/** Brings the records of a change to how they were before it, or after it. */
+/**
+ * Brings the records of a change to how they were before it, or after it.
+ *
+ * Of a record that is there on both sides only the fields that the change wrote go back, and only
+ * where they still stand as it left them.
+ *
+ * @returns what was done, as the steps of a change
+ * @throws Refusal 409 where somebody built on it since
+ */
 export async function bringTo(
   { models }: Database,
   side: 'before' | 'after',
-  steps: readonly Step[],
+  written: readonly Step[],
   transaction: Transaction,
-): Promise<void> {
-  const removed = steps.filter((step) => step[side] === null);
-  const written = steps.filter((step) => step[side] !== null);
+): Promise<Step[]> {
+  const steps = joined(written);
+  const done: Step[] = [];
   for (const table of [...writingOrder].reverse()) {
-    const ids = removed.filter((step) => step.table === table).map(({ id }) => id);
-    for (const some of inParts(ids)) {
-      await models[table].destroy({ where: { id: some }, transaction });
+    const removed = steps.filter((step) => step.table === table && step[side] === null);
+    for (const some of inParts(removed)) {
+      const present = await presentOf(models[table], some, transaction);
+      for (const step of some) {
+        const now = present.get(step.id);
+        const left = step[side === 'before' ? 'after' : 'before'];
+        if (!now) continue;
+        refuseBuiltOn(table, now, left, fieldsOf(now, left));
+        done.push({ table, id: step.id, before: now, after: null });
+      }
+      await models[table].destroy({ where: { id: some.map(({ id }) => id) }, transaction });
     }
   }
   for (const table of writingOrder) {
-    const steps = written.filter((step) => step.table === table);
-    for (const some of inParts(steps)) await writeBack(models[table], side, some, transaction);
+    const kept = steps.filter((step) => step.table === table && step[side] !== null);
+    for (const some of inParts(kept)) {
+      done.push(...(await writeBack(models[table], table, side, some, transaction)));
+    }
   }
+  return done;
+}
+
+/** A record that one change wrote several times, as one step from its first state to its last. */
+export function joined(steps: readonly Step[]): Step[] {
+  const byRecord = new Map<string, Step>();
+  for (const step of steps) {
+    const key = `${step.table}/${step.id}`;
+    const first = byRecord.get(key);
+    byRecord.set(key, first ? { ...step, before: first.before } : step);
+  }
+  return [...byRecord.values()].filter(({ before, after }) => before !== null || after !== null);
 }
 
 /** An import can hold thousands of records: they are asked for by so many at once. */
@@ -93,25 +126,82 @@ function inParts<T>(all: readonly T[]): T[][] {
   );
 }
 
+async function presentOf(
+  model: ModelStatic<Model>,
+  steps: readonly Step[],
+  transaction: Transaction,
+): Promise<Map<string, Row>> {
+  const found = await model.findAll({ where: { id: steps.map(({ id }) => id) }, transaction });
+  return new Map(found.map((row) => [String(row.get('id')), row.get({ plain: true }) as Row]));
+}
+
+const same = (a: unknown, b: unknown) => JSON.stringify(a ?? null) === JSON.stringify(b ?? null);
+
+/** The fields in which a record differs from how a change left it. */
+function fieldsOf(now: Row, left: Row | null): string[] {
+  return left ? Object.keys(draftOfRow(now)).filter((field) => !same(now[field], left[field])) : [];
+}
+
+/** @throws Refusal 409 that names what somebody has changed since */
+function refuseBuiltOn(
+  table: RecordTable,
+  now: Row,
+  left: Row | null,
+  fields: readonly string[],
+): void {
+  if (!left || fields.length === 0) return;
+  const name = typeof now['name'] === 'string' ? ` “${now['name']}”` : '';
+  throw new Refusal(
+    409,
+    'built-on',
+    `This can't be taken back: ${fields.join(', ')} of ${singular[table]}${name} was changed since by somebody else.`,
+  );
+}
+
 async function writeBack(
   model: ModelStatic<Model>,
+  table: RecordTable,
   side: 'before' | 'after',
   steps: readonly Step[],
   transaction: Transaction,
-): Promise<void> {
-  const found = await model.findAll({ where: { id: steps.map(({ id }) => id) }, transaction });
-  const present = new Map(found.map((row) => [String(row.get('id')), row]));
+): Promise<Step[]> {
+  const present = await presentOf(model, steps, transaction);
+  const done: Step[] = [];
   const missing: Row[] = [];
   for (const step of steps) {
-    const there = present.get(step.id);
+    const there = present.get(step.id) ?? null;
+    const wanted = step[side]!;
+    const left = step[side === 'before' ? 'after' : 'before'];
+    const wrote = left
+      ? Object.keys(wanted).filter(
+          (field) => !rowFields.includes(field) && !same(wanted[field], left[field]),
+        )
+      : Object.keys(wanted);
+    if (there && left) {
+      refuseBuiltOn(
+        table,
+        there,
+        left,
+        wrote.filter((field) => !same(there[field], left[field])),
+      );
+    }
     // A version never comes back: whoever still holds the old one must be told it is stale.
-    const known = Math.max(Number(there?.get('version') ?? 0), highest(step));
-    const row = { ...step[side], version: known + 1 } as Row;
-    if (there) await there.update(row, { transaction });
-    else missing.push(row);
+    const version = Math.max(there?.version ?? 0, highest(step)) + 1;
+    const fields = Object.fromEntries(wrote.map((field) => [field, wanted[field]]));
+    const now = new Date().toISOString();
+    const after = (
+      there ? { ...there, ...fields, id: step.id, version, updatedAt: now } : { ...wanted, version }
+    ) as Row;
+    if (there) await model.update(after, { where: { id: step.id }, transaction });
+    else missing.push(after);
+    done.push({ table, id: step.id, before: there, after });
   }
   await model.bulkCreate(missing, { transaction });
+  return done;
 }
+
+/** What every row has, whatever it holds. */
+const rowFields = ['id', 'version', 'createdAt', 'updatedAt'];
 
 function highest({ before, after }: Step): number {
   return Math.max(before?.version ?? 0, after?.version ?? 0);

@@ -1,8 +1,9 @@
-import { Op } from 'sequelize';
+import { QueryTypes } from 'sequelize';
 import type { RemovedEntry } from '../../contract/book';
+import { singular, type RecordTable } from '../database/models';
 import { Refusal, notFound } from '../http/refusal';
 import { removalsSince, type Row, type Step } from './journal';
-import { singular, type Change, type Store } from './store';
+import type { Change, Store } from './store';
 
 /** Which fields of a table point at what must be there first. */
 const parents: Readonly<
@@ -25,31 +26,60 @@ const takenOut = (steps: readonly Step[]) =>
     (step): step is Step & { readonly before: Row } => step.after === null && step.before !== null,
   );
 
-/** What was taken out within thirty days and is not back, the latest first. */
-export async function listRemoved(store: Store): Promise<RemovedEntry[]> {
-  const changes = await store.database.models.changes.findAll({
-    where: { removal: true, undone: false, at: { [Op.gte]: removalsSince(new Date()) } },
-    order: [['id', 'DESC']],
-  });
+/** A removal as the list of them needs it; what it took is told by table and id alone. */
+interface Removal {
+  readonly id: number;
+  readonly at: string;
+  readonly label: string;
+  readonly taken: string;
+}
+
+/**
+ * What was taken out within thirty days and is not back, the latest first.
+ *
+ * @param before only removals with a smaller id than this
+ * @param limit at most so many
+ */
+export async function listRemoved(
+  store: Store,
+  { before = Number.MAX_SAFE_INTEGER, limit }: { before?: number | undefined; limit: number },
+): Promise<RemovedEntry[]> {
   const entries: RemovedEntry[] = [];
-  for (const change of changes) {
-    const steps = takenOut(change.get('steps') as Step[]);
-    const gone: Step[] = [];
-    for (const step of steps) {
-      const there = await store.database.models[step.table].count({ where: { id: step.id } });
-      if (there === 0) gone.push(step);
+  let from = before;
+  while (entries.length < limit) {
+    const removals = await store.database.sequelize.query<Removal>(
+      `SELECT c.id, c.at, c.label, r.taken FROM changes c JOIN removals r ON r.changeId = c.id
+       WHERE c.removal = 1 AND c.undone = 0 AND c.at >= ? AND c.id < ?
+       ORDER BY c.id DESC LIMIT ?`,
+      {
+        replacements: [removalsSince(new Date()), from, limit],
+        type: QueryTypes.SELECT,
+      },
+    );
+    for (const { id, at, label, taken } of removals) {
+      const counts = await stillGone(store, JSON.parse(taken) as [RecordTable, string][]);
+      if (counts && entries.length < limit) {
+        entries.push({ id, at, label: label.replace(/^remove /, ''), counts });
+      }
+      from = id;
     }
-    if (gone.length === 0) continue;
-    const counts: Record<string, number> = {};
-    for (const { table } of gone) counts[table] = (counts[table] ?? 0) + 1;
-    entries.push({
-      id: Number(change.get('id')),
-      at: String(change.get('at')),
-      label: String(change.get('label')).replace(/^remove /, ''),
-      counts,
-    });
+    if (removals.length < limit) break;
   }
   return entries;
+}
+
+/** How many records of each table are not back; null when all are. */
+async function stillGone(
+  store: Store,
+  taken: readonly (readonly [RecordTable, string])[],
+): Promise<Record<string, number> | null> {
+  const counts: Record<string, number> = {};
+  for (const table of new Set(taken.map(([name]) => name))) {
+    const ids = taken.filter(([name]) => name === table).map(([, id]) => id);
+    const there = await store.count(table, { id: ids });
+    if (there < ids.length) counts[table] = ids.length - there;
+  }
+  return Object.keys(counts).length > 0 ? counts : null;
 }
 
 /**

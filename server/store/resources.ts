@@ -16,7 +16,7 @@ import {
   type EdgeDraft,
   type PlanDraft,
 } from '../../contract/records';
-import type { RecordTable } from '../database/models';
+import { singular, type RecordTable } from '../database/models';
 import { Refusal } from '../http/refusal';
 import { checkPatched, recordAttempt, unpinOthers } from './attempts';
 import { createEdge } from './edges';
@@ -29,7 +29,7 @@ import {
   pointedAt,
   refuseBlocked,
 } from './sewing-plan';
-import { singular, type Change } from './store';
+import type { Change } from './store';
 
 /** How one kind of record is checked, written and shown. The routes know nothing else of it. */
 export interface Resource {

@@ -1,24 +1,16 @@
 import { randomUUID } from 'node:crypto';
-import { Transaction } from 'sequelize';
-import type { RecordTable } from '../database/models';
+import { Transaction, literal, type WhereOptions } from 'sequelize';
+import { singular, type RecordTable } from '../database/models';
+import { Health } from '../database/health';
 import type { Database } from '../database/open';
+import { nobody, type Author } from '../http/author';
 import { Refusal, notFound } from '../http/refusal';
 import type { KeptPhoto } from '../photos/keep-photo';
-import { bringTo, writeDown, type Row, type Step } from './journal';
+import { keepSound } from './invariants';
+import { bringTo, joined, writeDown, type Row, type Step } from './journal';
 
-/** What a table's rows are called in messages. */
-export const singular: Record<RecordTable, string> = {
-  cloths: 'cloth',
-  machines: 'machine',
-  feet: 'foot',
-  needles: 'needle',
-  threads: 'thread',
-  projects: 'project',
-  edges: 'edge',
-  plans: 'plan',
-  attempts: 'attempt',
-  preferences: 'preferences',
-};
+/** SQLite takes so many values in one question without being asked. */
+const idsAtOnce = 500;
 
 /** The writes of one change; they are kept together, undone together. */
 export class Change {
@@ -38,7 +30,7 @@ export class Change {
     return (await photos.count({ where: { id }, transaction: this.transaction })) > 0;
   }
 
-  async list(table: RecordTable, where: Record<string, string> = {}): Promise<Row[]> {
+  async list(table: RecordTable, where: Record<string, string | number> = {}): Promise<Row[]> {
     const rows = await this.database.models[table].findAll({
       where,
       transaction: this.transaction,
@@ -48,6 +40,27 @@ export class Change {
       ],
     });
     return rows.map((row) => row.get({ plain: true }) as Row);
+  }
+
+  /** Scrap numbers that a plan has more than once. */
+  async numberedTwice(planIds: readonly string[]): Promise<{ planId: string; number: number }[]> {
+    const found: { planId: string; number: number }[] = [];
+    for (let at = 0; at < planIds.length; at += idsAtOnce) {
+      const rows = await this.database.models.attempts.findAll({
+        where: { planId: planIds.slice(at, at + idsAtOnce) },
+        attributes: ['planId', 'number'],
+        group: ['planId', 'number'],
+        having: literal('count(*) > 1'),
+        transaction: this.transaction,
+      });
+      found.push(
+        ...rows.map((row) => ({
+          planId: String(row.get('planId')),
+          number: Number(row.get('number')),
+        })),
+      );
+    }
+    return found;
   }
 
   /** The greatest number in a column, 0 when there is none. */
@@ -151,11 +164,22 @@ export class Change {
   }
 }
 
-/** Reads and writes records; every write is journalled and can be undone. */
+/** What a change touched, told once it is on the disk. */
+export interface Told {
+  readonly by: Author;
+  /** The records; null when everything may be different. */
+  readonly records: readonly (readonly [table: RecordTable, id: string])[] | null;
+}
+
+/** Reads and writes records; every write is journalled and can be undone by whoever made it. */
 export class Store {
+  readonly health: Health;
   /** Writes go one after another: the file has one writer, and undo needs one order. */
   private last: Promise<unknown> = Promise.resolve();
-  constructor(readonly database: Database) {}
+  private readonly listeners = new Set<(told: Told) => void>();
+  constructor(readonly database: Database) {
+    this.health = new Health(database);
+  }
 
   async find(table: RecordTable, id: string): Promise<Row> {
     const row = await this.database.models[table].findByPk(id);
@@ -163,36 +187,62 @@ export class Store {
     return row.get({ plain: true }) as Row;
   }
 
-  async list(table: RecordTable, where: Record<string, string> = {}): Promise<Row[]> {
+  async list(
+    table: RecordTable,
+    where: Record<string, string> = {},
+    page?: { readonly limit: number; readonly offset: number },
+  ): Promise<Row[]> {
     const rows = await this.database.models[table].findAll({
       where,
       order: [
         ['createdAt', 'ASC'],
         ['id', 'ASC'],
       ],
+      ...page,
     });
     return rows.map((row) => row.get({ plain: true }) as Row);
+  }
+
+  /** How many records of a table there are. */
+  count(
+    table: RecordTable,
+    where: Readonly<Record<string, string | readonly string[]>> = {},
+  ): Promise<number> {
+    return this.database.models[table].count({ where: where as WhereOptions });
+  }
+
+  /** Calls back after every change that reached the disk. @returns what ends it */
+  listen(listener: (told: Told) => void): () => void {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
   }
 
   /**
    * Makes a change whole or not at all.
    *
    * @param label what undo will call it, or a function of the result
+   * @param by the person who makes it
    * @returns what `work` returned, once it is on the disk
    */
-  change<T>(
+  async change<T>(
     label: string | ((result: T) => string),
     work: (change: Change) => Promise<T>,
+    by: Author = nobody,
   ): Promise<T> {
-    return this.inTurn(async (transaction) => {
+    let steps: readonly Step[] = [];
+    const result = await this.inTurn(async (transaction) => {
       const change = new Change(this.database, transaction);
-      const result = await work(change);
+      const made = await work(change);
+      await keepSound(change);
       if (change.steps.length > 0) {
-        const words = typeof label === 'string' ? label : label(result);
-        await writeDown(this.database, words, change.steps, transaction);
+        const words = typeof label === 'string' ? label : label(made);
+        steps = joined(change.steps);
+        await writeDown(this.database, words, by.person, steps, transaction);
       }
-      return result;
+      return made;
     });
+    this.tell(by, steps);
+    return result;
   }
 
   /** Reads through a change that writes nothing. */
@@ -205,30 +255,32 @@ export class Store {
     return this.inTurn((transaction) => new Change(this.database, transaction).keepPhotos(photos));
   }
 
-  /** The labels of what undo and redo would do. */
-  async history(): Promise<{ undo: string | null; redo: string | null }> {
+  /** The labels of what undo and redo would do for a person. */
+  async history(by = ''): Promise<{ undo: string | null; redo: string | null }> {
     const { changes } = this.database.models;
+    const attributes = ['id', 'label'];
     const [done, undone] = await Promise.all([
-      changes.findOne({ where: { undone: false }, order: [['id', 'DESC']] }),
-      changes.findOne({ where: { undone: true }, order: [['id', 'ASC']] }),
+      changes.findOne({ where: { by, undone: false }, order: [['id', 'DESC']], attributes }),
+      changes.findOne({ where: { by, undone: true }, order: [['id', 'ASC']], attributes }),
     ]);
     const label = (change: typeof done) => (change ? String(change.get('label')) : null);
     return { undo: label(done), redo: label(undone) };
   }
 
-  undo(): Promise<string> {
-    return this.travel('before');
+  undo(by: Author = nobody): Promise<string> {
+    return this.travel('before', by);
   }
 
-  redo(): Promise<string> {
-    return this.travel('after');
+  redo(by: Author = nobody): Promise<string> {
+    return this.travel('after', by);
   }
 
-  private travel(side: 'before' | 'after'): Promise<string> {
-    return this.inTurn(async (transaction) => {
+  private async travel(side: 'before' | 'after', by: Author): Promise<string> {
+    let steps: readonly Step[] = [];
+    const label = await this.inTurn(async (transaction) => {
       const undoing = side === 'before';
       const change = await this.database.models.changes.findOne({
-        where: { undone: !undoing },
+        where: { by: by.person, undone: !undoing },
         order: [['id', undoing ? 'DESC' : 'ASC']],
         transaction,
       });
@@ -236,18 +288,50 @@ export class Store {
         const word = undoing ? 'undo' : 'redo';
         throw new Refusal(409, `nothing-to-${word}`, `There is nothing to ${word}.`);
       }
-      await bringTo(this.database, side, change.get('steps') as Step[], transaction);
+      const back = new Change(this.database, transaction);
+      const written = change.get('steps') as Step[];
+      back.steps.push(...(await bringTo(this.database, side, written, transaction)));
+      await keepSound(back);
+      steps = back.steps;
       await change.update({ undone: undoing }, { transaction });
       return String(change.get('label'));
     });
+    this.tell(by, steps);
+    return label;
+  }
+
+  /** Tells everybody that all may be different: the database was filled anew. */
+  tellAll(): void {
+    this.tell(nobody, null);
+  }
+
+  private tell(by: Author, steps: readonly Step[] | null): void {
+    if (steps?.length === 0) return;
+    const records = steps && steps.map(({ table, id }) => [table, id] as const);
+    this.listeners.forEach((listener) => listener({ by, records }));
+  }
+
+  /** Does something alone, when every write before it has ended. */
+  alone<T>(work: () => Promise<T>): Promise<T> {
+    const run = this.last.then(work);
+    this.last = run.catch(() => undefined);
+    return run;
   }
 
   private inTurn<T>(work: (transaction: Transaction) => Promise<T>): Promise<T> {
-    const run = this.last.then(() =>
-      this.database.sequelize.transaction({ type: Transaction.TYPES.IMMEDIATE }, work),
-    );
-    this.last = run.catch(() => undefined);
-    return run;
+    return this.alone(async () => {
+      this.health.refuseWriting();
+      try {
+        const result = await this.database.sequelize.transaction(
+          { type: Transaction.TYPES.IMMEDIATE },
+          work,
+        );
+        this.health.wrote();
+        return result;
+      } catch (error) {
+        throw this.health.failed(error) ?? error;
+      }
+    });
   }
 
   /** Waits until every write that was begun has ended. */

@@ -1,14 +1,7 @@
-import { DataTypes } from 'sequelize';
 import type { Migration } from '../migration';
 
 /** The seams that cross an edge. */
 export const crossingsColumn: Migration = {
   name: '0003-crossings',
-  async up(tables) {
-    await tables.addColumn('edges', 'crossings', {
-      type: DataTypes.JSON,
-      allowNull: false,
-      defaultValue: '[]',
-    });
-  },
+  up: (tables) => tables.addColumn('edges', 'crossings', `JSON NOT NULL DEFAULT '[]'`),
 };

@@ -1,17 +1,12 @@
-import { DataTypes } from 'sequelize';
 import type { Migration } from '../migration';
 
 /** What is known of a cloth beside its tests; attachments, needles, threads, photos. */
 export const shelfAndDrawer: Migration = {
   name: '0004-shelf-and-drawer',
   async up(tables) {
-    const word = { type: DataTypes.STRING(64), allowNull: true };
-    const number = { type: DataTypes.DOUBLE, allowNull: true };
-    const text = (defaultValue: string) => ({
-      type: DataTypes.TEXT,
-      allowNull: false,
-      defaultValue,
-    });
+    const word = 'VARCHAR(64)';
+    const number = 'DOUBLE PRECISION';
+    const text = (start: string) => `TEXT NOT NULL DEFAULT '${start}'`;
     for (const column of ['like', 'fibre', 'face', 'nap', 'photoId']) {
       await tables.addColumn('cloths', column, word);
     }
@@ -21,38 +16,34 @@ export const shelfAndDrawer: Migration = {
     await tables.addColumn('cloths', 'lengthLeftMm', number);
     await tables.addColumn('feet', 'mouthMm', number);
     await tables.addColumn('feet', 'stripMm', number);
-    await tables.addColumn('edges', 'forChild', {
-      type: DataTypes.BOOLEAN,
-      allowNull: false,
-      defaultValue: false,
-    });
+    await tables.addColumn('edges', 'forChild', 'TINYINT(1) NOT NULL DEFAULT 0');
     await tables.addColumn('edges', 'spareMm', number);
     const stored = {
-      id: { type: DataTypes.STRING(64), primaryKey: true },
-      version: { type: DataTypes.INTEGER, allowNull: false },
-      createdAt: { type: DataTypes.STRING(32), allowNull: false },
-      updatedAt: { type: DataTypes.STRING(32), allowNull: false },
-      name: { type: DataTypes.TEXT, allowNull: false },
-      note: { type: DataTypes.TEXT, allowNull: false },
+      id: 'VARCHAR(64) PRIMARY KEY',
+      version: 'INTEGER NOT NULL',
+      createdAt: 'VARCHAR(32) NOT NULL',
+      updatedAt: 'VARCHAR(32) NOT NULL',
+      name: 'TEXT NOT NULL',
+      note: 'TEXT NOT NULL',
     };
     await tables.createTable('needles', {
       ...stored,
-      size: { type: DataTypes.DOUBLE, allowNull: false },
-      point: { type: DataTypes.STRING(32), allowNull: false },
-      left: { type: DataTypes.INTEGER, allowNull: false },
+      size: 'DOUBLE PRECISION NOT NULL',
+      point: 'VARCHAR(32) NOT NULL',
+      left: 'INTEGER NOT NULL',
     });
     await tables.createTable('threads', {
       ...stored,
-      use: { type: DataTypes.STRING(32), allowNull: false },
+      use: 'VARCHAR(32) NOT NULL',
       fibre: word,
       tex: number,
       colour: text(''),
     });
     await tables.createTable('photos', {
-      id: { type: DataTypes.STRING(64), primaryKey: true },
-      bytes: { type: DataTypes.BLOB, allowNull: false },
-      widthPx: { type: DataTypes.INTEGER, allowNull: false },
-      heightPx: { type: DataTypes.INTEGER, allowNull: false },
+      id: 'VARCHAR(64) PRIMARY KEY',
+      bytes: 'BLOB NOT NULL',
+      widthPx: 'INTEGER NOT NULL',
+      heightPx: 'INTEGER NOT NULL',
     });
   },
 };

@@ -1,4 +1,3 @@
-import { DataTypes } from 'sequelize';
 import type { Migration } from '../migration';
 
 /**
@@ -49,18 +48,13 @@ const carryOverRows = `INSERT INTO attempts_new
 export const sampleBook: Migration = {
   name: '0005-sample-book',
   async up(tables) {
-    const run = (sql: string) => tables.sequelize.query(sql);
-    // Whole or not at all: a table must never be lost between two names.
-    await tables.sequelize.transaction(async (transaction) => {
-      for (const sql of [
-        attempts,
-        carryOverRows,
-        'DROP TABLE attempts',
-        'ALTER TABLE attempts_new RENAME TO attempts',
-      ]) {
-        await tables.sequelize.query(sql, { transaction });
-      }
-    });
+    if (!(await tables.hasColumn('attempts', 'verdict'))) {
+      await tables.run('DROP TABLE IF EXISTS attempts_new');
+      await tables.run(attempts);
+      await tables.run(carryOverRows);
+      await tables.run('DROP TABLE attempts');
+      await tables.run('ALTER TABLE attempts_new RENAME TO attempts');
+    }
     // The book's order, what it is narrowed to, and the latest of a foot or a finish.
     for (const columns of [
       'planId, number',
@@ -72,20 +66,16 @@ export const sampleBook: Migration = {
       'finish, verdict, sewnOn, createdAt',
     ]) {
       const name = `attempts_${columns.replace(/\W+/g, '_')}`;
-      await run(`CREATE INDEX ${name} ON attempts (${columns})`);
+      await tables.createIndex(name, 'attempts', columns);
     }
-    const flag = { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false };
+    const flag = 'TINYINT(1) NOT NULL DEFAULT 0';
     // Plans begun before keep the sums they were begun with.
     await tables.addColumn('plans', 'carryOver', flag);
     await tables.addColumn('changes', 'removal', flag);
-    await run(
+    await tables.run(
       `UPDATE changes SET removal = 1 WHERE EXISTS (
         SELECT 1 FROM json_each(changes.steps) WHERE json_extract(value, '$.after') IS NULL)`,
     );
-    await tables.addColumn('preferences', 'acceptedPercent', {
-      type: DataTypes.DOUBLE,
-      allowNull: false,
-      defaultValue: 2,
-    });
+    await tables.addColumn('preferences', 'acceptedPercent', 'DOUBLE PRECISION NOT NULL DEFAULT 2');
   },
 };

@@ -1,5 +1,5 @@
-import { DataTypes } from 'sequelize';
 import type { Migration } from '../migration';
+import type { Tables } from '../tables';
 
 /**
  * What an edge is for and what is done to it already; a plan may have no finish yet; a machine may
@@ -11,20 +11,25 @@ import type { Migration } from '../migration';
 export const whatAnEdgeIsFor: Migration = {
   name: '0006-what-an-edge-is-for',
   async up(tables) {
-    const word = (defaultValue: string) => ({
-      type: DataTypes.STRING(16),
-      allowNull: false,
-      defaultValue,
-    });
-    const number = { type: DataTypes.DOUBLE, allowNull: true };
+    const word = (start: string) => `VARCHAR(16) NOT NULL DEFAULT '${start}'`;
+    const number = 'DOUBLE PRECISION';
+    // SQLite takes NOT NULL off a column only with the column itself.
+    if (await isRequired(tables)) {
+      await tables.run('ALTER TABLE plans RENAME COLUMN finish TO finishBefore');
+    }
+    await tables.addColumn('plans', 'finish', 'TEXT');
+    if (await tables.hasColumn('plans', 'finishBefore')) {
+      await tables.run('UPDATE plans SET finish = finishBefore');
+      await tables.run('ALTER TABLE plans DROP COLUMN finishBefore');
+    }
     await tables.addColumn('edges', 'purpose', word('hem'));
-    await tables.addColumn('edges', 'oldHem', { type: DataTypes.JSON, allowNull: true });
-    await tables.addColumn('edges', 'joined', { type: DataTypes.STRING(16), allowNull: true });
+    await tables.addColumn('edges', 'oldHem', 'JSON');
+    await tables.addColumn('edges', 'joined', 'VARCHAR(16)');
     await tables.addColumn('edges', 'pair', word('alone'));
     await tables.addColumn('edges', 'depthMm', number);
-    await tables.addColumn('edges', 'secondEdge', { type: DataTypes.TEXT, allowNull: true });
+    await tables.addColumn('edges', 'secondEdge', 'TEXT');
     await tables.addColumn('edges', 'seamAllowanceMm', number);
-    const run = (sql: string) => tables.sequelize.query(sql);
+    const run = (sql: string) => tables.run(sql);
     const planned = (condition: string) =>
       `EXISTS (SELECT 1 FROM plans p WHERE p.edgeId = edges.id AND ${condition})`;
     const variant = `json_extract(p.fold, '$.variant')`;
@@ -47,10 +52,13 @@ export const whatAnEdgeIsFor: Migration = {
         'sewn', 'topstitched', 'keepLook', json('true'))
         WHERE ${planned(`p.finish = 'kept-hem'`)}`,
     );
-    // SQLite takes NOT NULL off a column only with the column itself.
-    await run('ALTER TABLE plans RENAME COLUMN finish TO finishBefore');
-    await tables.addColumn('plans', 'finish', { type: DataTypes.TEXT, allowNull: true });
-    await run('UPDATE plans SET finish = finishBefore');
-    await run('ALTER TABLE plans DROP COLUMN finishBefore');
   },
 };
+
+/** Whether a plan must still have a finish. */
+async function isRequired(tables: Tables): Promise<boolean> {
+  const found = await tables.rows(
+    `SELECT 1 FROM pragma_table_info('plans') WHERE name = 'finish' AND "notnull" = 1`,
+  );
+  return found.length > 0;
+}

@@ -1,4 +1,3 @@
-import { DataTypes } from 'sequelize';
 import { genericFeet } from '../../../core/kit/generic-feet';
 import type { Migration } from '../migration';
 
@@ -74,37 +73,32 @@ export function withReferences(kind: string, specs: Record<string, unknown>): un
 export const trueSettings: Migration = {
   name: '0007-true-settings',
   async up(tables) {
-    const text = { type: DataTypes.TEXT, allowNull: true };
-    const word = (defaultValue: string) => ({
-      type: DataTypes.STRING(16),
-      allowNull: false,
-      defaultValue,
-    });
-    await tables.addColumn('cloths', 'colour', text);
+    const word = (start: string) => `VARCHAR(16) NOT NULL DEFAULT '${start}'`;
+    await tables.addColumn('cloths', 'colour', 'TEXT');
     await tables.addColumn('plans', 'aim', word('even'));
     await tables.addColumn('plans', 'thread', word('matching'));
-    await tables.addColumn('plans', 'threadColour', text);
-    await tables.addColumn('plans', 'reference', text);
-    await tables.addColumn('plans', 'stripClothId', text);
-    await tables.addColumn('attempts', 'measured', { type: DataTypes.JSON, allowNull: true });
-    await tables.addColumn('attempts', 'pass', text);
-    const { sequelize } = tables;
-    const rows = async (sql: string) =>
-      (await sequelize.query(sql))[0] as Record<string, string | null>[];
+    await tables.addColumn('plans', 'threadColour', 'TEXT');
+    await tables.addColumn('plans', 'reference', 'TEXT');
+    await tables.addColumn('plans', 'stripClothId', 'TEXT');
+    await tables.addColumn('attempts', 'measured', 'JSON');
+    await tables.addColumn('attempts', 'pass', 'TEXT');
+    const rows = async (sql: string) => (await tables.rows(sql)) as Record<string, string | null>[];
     for (const { id, dialValues } of await rows('SELECT id, dialValues FROM attempts')) {
       const values = JSON.parse(dialValues ?? '{}') as Record<string, unknown>;
       const coded = Object.fromEntries(
         Object.entries(values).map(([name, value]) => [name, codeOf(name, value)]),
       );
-      await sequelize.query('UPDATE attempts SET dialValues = ? WHERE id = ?', {
-        replacements: [JSON.stringify(coded), id],
-      });
+      await tables.run('UPDATE attempts SET dialValues = ? WHERE id = ?', [
+        JSON.stringify(coded),
+        id ?? null,
+      ]);
     }
     for (const { id, kind, specs } of await rows('SELECT id, kind, specs FROM feet')) {
       const known = JSON.parse(specs ?? '{}') as Record<string, unknown>;
-      await sequelize.query('UPDATE feet SET specs = ? WHERE id = ?', {
-        replacements: [JSON.stringify(withReferences(kind ?? '', known)), id],
-      });
+      await tables.run('UPDATE feet SET specs = ? WHERE id = ?', [
+        JSON.stringify(withReferences(kind ?? '', known)),
+        id ?? null,
+      ]);
     }
   },
 };

@@ -1,0 +1,119 @@
+import { copyFileSync, existsSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { migrate, migrations, schemaNumber } from './migrate';
+import {
+  contentsOf,
+  earlierStatements,
+  emptyFolder,
+  makeVersion,
+  quickConnection,
+} from './versions.fixture';
+
+jest.setTimeout(60_000);
+const folder = emptyFolder();
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+/** Brings a database up to date and says what is in it then. */
+async function upToDate(file: string): Promise<Record<string, unknown[]>> {
+  const connection = await quickConnection(file);
+  await migrate(connection);
+  const contents = await contentsOf(connection);
+  await connection.close();
+  return contents;
+}
+
+/**
+ * Updates a database and copies it, whenever a statement is about to begin, as it lies on the disk:
+ * what a kill at that moment leaves behind.
+ *
+ * @returns the copies
+ */
+async function leftByKills(file: string): Promise<string[]> {
+  const connection = await quickConnection(file);
+  await connection.run('PRAGMA journal_mode = WAL');
+  const run = connection.run.bind(connection);
+  const left: string[] = [];
+  connection.run = (sql, values) => {
+    const copy = `${file}-left-${left.length}`;
+    for (const part of ['', '-wal', '-journal']) {
+      if (existsSync(file + part)) copyFileSync(file + part, copy + part);
+    }
+    left.push(copy);
+    return run(sql, values);
+  };
+  await migrate(connection);
+  await connection.close();
+  return left;
+}
+
+const versions = migrations.map((_, i) => i).filter((version) => version < schemaNumber);
+
+describe.each(versions)('an update from version %i', (version) => {
+  test('killed at any statement goes on at the next start, with the same data', async () => {
+    const whole = join(folder, `whole-${version}`);
+    if (version > 0) await makeVersion(whole, version);
+    const expected = await upToDate(whole);
+    const file = join(folder, `from-${version}`);
+    if (version > 0) await makeVersion(file, version);
+    const left = await leftByKills(file);
+    for (const copy of left) expect(await upToDate(copy)).toEqual(expected);
+    expect(left.length).toBeGreaterThan(5);
+  });
+});
+
+describe('a folder that an older app was killed over', () => {
+  const earlier = Object.entries(earlierStatements());
+
+  test('is told of every migration there was then', () => {
+    expect(earlier.map(([name]) => name)).toEqual(
+      migrations.slice(0, earlier.length).map(({ name }) => name),
+    );
+    for (const [, statements] of earlier) expect(statements.length).toBeGreaterThan(0);
+  });
+
+  test.each(earlier)('half way through %s is repaired', async (name, statements) => {
+    const version = migrations.findIndex((it) => it.name === name);
+    const whole = join(folder, `repaired-${version}`);
+    if (version > 0) await makeVersion(whole, version);
+    const expected = await upToDate(whole);
+    for (let done = 1; done <= statements.length; done++) {
+      const file = join(folder, `half-${version}-${done}`);
+      if (version > 0) await makeVersion(file, version);
+      const connection = await quickConnection(file);
+      for (const statement of statements.slice(0, done)) await connection.exec(statement);
+      await connection.close();
+      expect(await upToDate(file)).toEqual(expected);
+    }
+  });
+});
+
+test('text that was written down as JSON within JSON is JSON again', async () => {
+  const file = join(folder, 'mended');
+  await makeVersion(file, 7);
+  const { plans, preferences, edges } = await upToDate(file);
+  for (const row of plans as Record<string, string>[]) {
+    expect([row['schools'], row['ticks']]).toEqual(['{}', '[]']);
+  }
+  expect(preferences).toMatchObject([{ schools: '{}' }]);
+  for (const row of edges as Record<string, string>[]) expect(row['crossings']).toBe('[]');
+});
+
+test('scraps are found by their words, whenever they were written', async () => {
+  const file = join(folder, 'words');
+  await makeVersion(file, 7);
+  const connection = await quickConnection(file);
+  await migrate(connection);
+  const found = (word: string) =>
+    connection.rows(
+      `SELECT id FROM attempts WHERE rowid IN
+       (SELECT rowid FROM attempts_words WHERE attempts_words MATCH ?)`,
+      [`"${word}"`],
+    );
+  expect(await found('ld not')).toEqual([{ id: 'kept' }]);
+  await connection.run(`UPDATE attempts SET note = 'wavy there' WHERE id = 'kept'`);
+  expect(await found('ld not')).toEqual([]);
+  expect(await found('AVY')).toEqual([{ id: 'kept' }]);
+  await connection.run(`DELETE FROM attempts WHERE id = 'kept'`);
+  expect(await found('avy')).toEqual([]);
+  await connection.close();
+});
