@@ -4,7 +4,15 @@ import { defineConfig } from 'vite';
 export default defineConfig({
   publicDir: false,
   build: {
-    ssr: 'server/main.ts',
+    ssr: true,
+    rollupOptions: {
+      // What runs on threads and in processes of its own has a file of its own.
+      input: [
+        'server/main.ts',
+        'server/work/compute-worker.ts',
+        'server/photos/picture-process.ts',
+      ],
+    },
     outDir: 'dist/server',
     emptyOutDir: true,
     target: 'node20',

@@ -20,7 +20,9 @@ import { photoRoutes } from './routes/photos';
 import { printRoutes } from './routes/print';
 import { recordRoutes } from './routes/records';
 import { removedRoutes } from './routes/removed';
+import type { Pictures } from './photos/pictures';
 import type { Store } from './store/store';
+import type { Compute } from './work/compute';
 
 export interface AppParts {
   readonly store: Store;
@@ -28,6 +30,8 @@ export interface AppParts {
   readonly host: string;
   /** The built client; null to serve the API alone. */
   readonly clientFolder: string | null;
+  readonly compute: Compute;
+  readonly pictures: Pictures;
   /** The font that print is set in. */
   readonly fontFile: string;
 }
@@ -70,7 +74,15 @@ const contentSecurityPolicy = {
 };
 
 /** The HTTP application: guards, API, and the built client with its own addresses. */
-export function createApp({ store, log, host, clientFolder, fontFile }: AppParts): Express {
+export function createApp({
+  store,
+  log,
+  host,
+  clientFolder,
+  fontFile,
+  compute,
+  pictures,
+}: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -101,10 +113,10 @@ export function createApp({ store, log, host, clientFolder, fontFile }: AppParts
   api.use(refuseZeroBytes);
   api.use(eventRoutes(store));
   // Files are sent as they are; everything else is JSON.
-  api.use(photoRoutes(store));
+  api.use(photoRoutes(store, pictures));
   api.use(exchangeRoutes(store));
   api.use(requireJson, express.json({ limit: '256kb', strict: false }), refuseZeroBytes);
-  api.use('/compute', computeRoutes());
+  api.use('/compute', computeRoutes(compute));
   api.use('/compute', (request) => {
     throw notFound('computation', `${request.method} ${request.path}`);
   });

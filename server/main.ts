@@ -8,7 +8,9 @@ import { openDatabase } from './database/open';
 import { fillWhenEmpty } from './demo/fill';
 import { keepDaily } from './store/keep-daily';
 import { settingsFrom } from './settings';
+import { picturesApart } from './photos/pictures';
 import { Store } from './store/store';
+import { computeOnThreads } from './work/compute';
 
 /** Starts the server, prints its address, and stops it gracefully when asked to. */
 async function main(): Promise<void> {
@@ -24,7 +26,10 @@ async function main(): Promise<void> {
   const fontFile = createRequire(import.meta.url).resolve(
     '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-400-normal.woff',
   );
-  const parts = { store, log, host: settings.host, clientFolder, fontFile };
+  const beside = (name: string) => resolve(import.meta.dirname, name);
+  const compute = computeOnThreads(beside('compute-worker.js'));
+  const pictures = picturesApart(beside('picture-process.js'));
+  const parts = { store, log, host: settings.host, clientFolder, fontFile, compute, pictures };
   const server = createServer(createApp(parts));
   server.on('error', (error: NodeJS.ErrnoException) => {
     const hint = error.code === 'EADDRINUSE' ? ' Something else listens there; set PORT.' : '';
@@ -41,6 +46,7 @@ async function main(): Promise<void> {
   const stop = () => {
     if (stopping) return;
     stopping = true;
+    pictures.close();
     server.close(() => {
       void store
         .settle()

@@ -8,7 +8,9 @@ import supertest from 'supertest';
 import { createApp } from './app';
 import { openDatabase } from './database/open';
 import { fillWhenEmpty } from './demo/fill';
+import { picturesHere } from './photos/pictures';
 import { Store } from './store/store';
+import { computeHere } from './work/compute';
 
 /** A real server on a real database file, for one test file. */
 export async function startServer(dataFolder = mkdtempSync(join(tmpdir(), 'pin-margin-'))) {
@@ -20,7 +22,10 @@ export async function startServer(dataFolder = mkdtempSync(join(tmpdir(), 'pin-m
   );
   const log = pino({ level: 'silent' });
   const server = createServer(
-    createApp({ store, log, host: '127.0.0.1', clientFolder: null, fontFile }),
+    createApp({
+      ...{ store, log, host: '127.0.0.1', clientFolder: null, fontFile },
+      ...{ compute: computeHere, pictures: picturesHere },
+    }),
   );
   await new Promise<void>((listening) => server.listen(0, '127.0.0.1', listening));
   const { port } = server.address() as AddressInfo;

@@ -35,7 +35,7 @@ export const singular: Record<RecordTable, string> = {
   preferences: 'preferences',
 };
 
-export type Models = Record<RecordTable | 'changes' | 'removals' | 'photos', ModelStatic<Model>>;
+export type Models = Record<RecordTable | 'changes' | 'steps' | 'photos', ModelStatic<Model>>;
 
 const text = DataTypes.TEXT;
 const json = DataTypes.JSON;
@@ -162,17 +162,19 @@ export function defineModels(sequelize: Sequelize): Models {
     id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
     at: text,
     label: text,
-    steps: json,
     undone: DataTypes.BOOLEAN,
     /** Whether it took something away. */
     removal: { type: DataTypes.BOOLEAN, defaultValue: false },
     /** The person whose change it is; undo is one's own. */
     by: { type: text, defaultValue: '' },
   });
-  // What a removal took, beside the long journal, so that a list of removals need not read it.
-  const removals = define('removals', {
+  const steps = define('steps', {
     changeId: { type: DataTypes.INTEGER, primaryKey: true },
-    taken: json,
+    position: { type: DataTypes.INTEGER, primaryKey: true },
+    table: text,
+    recordId: text,
+    before: json,
+    after: json,
   });
   // A photo never changes: its id is the hash of its bytes.
   const photos = define('photos', {
@@ -181,5 +183,5 @@ export function defineModels(sequelize: Sequelize): Models {
     widthPx: DataTypes.INTEGER,
     heightPx: DataTypes.INTEGER,
   });
-  return { ...Object.fromEntries(records), changes, removals, photos } as Models;
+  return { ...Object.fromEntries(records), changes, steps, photos } as Models;
 }

@@ -24,3 +24,9 @@ function nameIn(request: Request, header: string): string {
 export function authorOf(request: Request): Author {
   return { person: nameIn(request, personHeader), tab: nameIn(request, tabHeader) };
 }
+
+/** Whose turn a request takes: its tab's, or its connection's where no tab is named. */
+export function clientOf(request: Request): string {
+  const { person, tab } = authorOf(request);
+  return tab || person || `${request.socket.remoteAddress}:${request.socket.remotePort}`;
+}

@@ -1,11 +1,12 @@
 import express, { Router } from 'express';
 import { mostPhotoBytes, photoId } from '../../contract/photo';
+import { clientOf } from '../http/author';
 import { Refusal, notFound } from '../http/refusal';
-import { shrunkPhoto } from '../photos/keep-photo';
+import type { Pictures } from '../photos/pictures';
 import type { Store } from '../store/store';
 
 /** Photos: sent as the bytes of a picture, kept under their hash. */
-export function photoRoutes(store: Store): Router {
+export function photoRoutes(store: Store, pictures: Pictures): Router {
   const router = Router();
   const { photos } = store.database.models;
 
@@ -17,7 +18,7 @@ export function photoRoutes(store: Store): Router {
       if (!Buffer.isBuffer(bytes) || bytes.length === 0) {
         throw new Refusal(400, 'no-body', 'Send the bytes of a picture.');
       }
-      const kept = await shrunkPhoto(bytes);
+      const kept = await pictures.run('shrunk', bytes, 'photo', clientOf(request));
       await store.keepPhotos([kept]);
       const { id, widthPx, heightPx } = kept;
       response.status(201).json({ id, widthPx, heightPx });

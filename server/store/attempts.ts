@@ -5,11 +5,11 @@ import { dialField, type Dial } from '../../core/kit/dial-steps';
 import { ownFootOf } from '../../core/kit/own-foot';
 import { stretchedIssues } from '../../core/loopers/differential';
 import { marginOfPlan } from '../../core/plan/margin-of-plan';
+import { knownFinish } from '../compute/known-finish';
 import { Refusal } from '../http/refusal';
 import type { Row } from './journal';
 import {
   assembledFor,
-  knownFinish,
   planDraftOf,
   pointedAt,
   refuseBlocked,

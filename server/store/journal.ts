@@ -1,6 +1,6 @@
-import type { Model, ModelStatic, Transaction } from 'sequelize';
+import { Op, type Model, type ModelStatic, type Transaction } from 'sequelize';
 import type { Database } from '../database/open';
-import { singular, type RecordTable } from '../database/models';
+import { singular, type Models, type RecordTable } from '../database/models';
 import { Refusal } from '../http/refusal';
 
 /** A stored record as plain data. */
@@ -53,17 +53,87 @@ export async function writeDown(
 ): Promise<void> {
   await models.changes.destroy({ where: { undone: true, by }, transaction });
   const now = new Date();
-  const taken = steps.filter(({ after }) => after === null).map(({ table, id }) => [table, id]);
+  const removal = steps.some(({ after }) => after === null);
   const change = await models.changes.create(
-    { at: now.toISOString(), label, steps, undone: false, removal: taken.length > 0, by },
+    { at: now.toISOString(), label, undone: false, removal, by },
     { transaction },
   );
   const newest = Number(change.get('id'));
-  if (taken.length > 0) await models.removals.create({ changeId: newest, taken }, { transaction });
+  await writeSteps(models, newest, steps, transaction);
   await models.changes.sequelize?.query(
     'DELETE FROM changes WHERE id <= ? AND (removal = 0 OR at < ?)',
     { replacements: [newest - keptChanges, removalsSince(now)], transaction },
   );
+}
+
+async function writeSteps(
+  models: Models,
+  changeId: number,
+  steps: readonly Step[],
+  transaction: Transaction,
+): Promise<void> {
+  let position = 0;
+  for (const some of inParts(steps)) {
+    await models.steps.bulkCreate(
+      some.map(({ table, id, before, after }) => ({
+        ...{ changeId, position: position++, table, recordId: id, before, after },
+      })),
+      { transaction },
+    );
+  }
+}
+
+/** Which steps of a change: those of a table that leave a record, or take one. */
+interface Which {
+  readonly table: RecordTable;
+  readonly side: 'before' | 'after';
+  readonly gone: boolean;
+}
+
+/** The steps of a change, a part at a time. */
+async function* stepsOf(
+  { steps }: Models,
+  changeId: number,
+  { table, side, gone }: Which,
+  transaction: Transaction,
+): AsyncGenerator<Step[]> {
+  let last = -1;
+  for (;;) {
+    const rows = await steps.findAll({
+      where: {
+        ...{ changeId, table, position: { [Op.gt]: last } },
+        [side]: gone ? { [Op.is]: null } : { [Op.not]: null },
+      },
+      order: [['position', 'ASC']],
+      limit: partSize,
+      transaction,
+    });
+    if (rows.length === 0) return;
+    last = Number(rows.at(-1)!.get('position'));
+    yield rows.map((row) => stepOf(row.get({ plain: true }) as StoredStep));
+  }
+}
+
+interface StoredStep extends Omit<Step, 'id'> {
+  readonly recordId: string;
+}
+
+const stepOf = ({ table, recordId, before, after }: StoredStep): Step => ({
+  ...{ table, id: recordId, before: before ?? null, after: after ?? null },
+});
+
+/** All steps of a change at once, for one that is known to be short. */
+export async function allSteps(
+  { models }: Database,
+  changeId: number,
+  transaction: Transaction,
+): Promise<Step[]> {
+  const rows = await models.steps.findAll({
+    where: { changeId },
+    order: [['position', 'ASC']],
+    transaction,
+  });
+  return rows.map((row) => stepOf(row.get({ plain: true }) as StoredStep));
 }
 
 /**
@@ -78,28 +148,27 @@ export async function writeDown(
 export async function bringTo(
   { models }: Database,
   side: 'before' | 'after',
-  written: readonly Step[],
+  changeId: number,
   transaction: Transaction,
 ): Promise<Step[]> {
-  const steps = joined(written);
   const done: Step[] = [];
+  const other = side === 'before' ? 'after' : 'before';
   for (const table of [...writingOrder].reverse()) {
-    const removed = steps.filter((step) => step.table === table && step[side] === null);
-    for (const some of inParts(removed)) {
+    const which = { table, side, gone: true };
+    for await (const some of stepsOf(models, changeId, which, transaction)) {
       const present = await presentOf(models[table], some, transaction);
       for (const step of some) {
         const now = present.get(step.id);
-        const left = step[side === 'before' ? 'after' : 'before'];
         if (!now) continue;
-        refuseBuiltOn(table, now, left, fieldsOf(now, left));
+        refuseBuiltOn(table, now, step[other], fieldsOf(now, step[other]));
         done.push({ table, id: step.id, before: now, after: null });
       }
       await models[table].destroy({ where: { id: some.map(({ id }) => id) }, transaction });
     }
   }
   for (const table of writingOrder) {
-    const kept = steps.filter((step) => step.table === table && step[side] !== null);
-    for (const some of inParts(kept)) {
+    const which = { table, side, gone: false };
+    for await (const some of stepsOf(models, changeId, which, transaction)) {
       done.push(...(await writeBack(models[table], table, side, some, transaction)));
     }
   }
@@ -118,7 +187,7 @@ export function joined(steps: readonly Step[]): Step[] {
 }
 
 /** An import can hold thousands of records: they are asked for by so many at once. */
-const partSize = 500;
+const partSize = 200;
 
 function inParts<T>(all: readonly T[]): T[][] {
   return Array.from({ length: Math.ceil(all.length / partSize) }, (_, i) =>

@@ -31,6 +31,7 @@ interface Removal {
   readonly id: number;
   readonly at: string;
   readonly label: string;
+  /** Table and id of each, as JSON. */
   readonly taken: string;
 }
 
@@ -48,8 +49,9 @@ export async function listRemoved(
   let from = before;
   while (entries.length < limit) {
     const removals = await store.database.sequelize.query<Removal>(
-      `SELECT c.id, c.at, c.label, r.taken FROM changes c JOIN removals r ON r.changeId = c.id
-       WHERE c.removal = 1 AND c.undone = 0 AND c.at >= ? AND c.id < ?
+      `SELECT c.id, c.at, c.label, (SELECT json_group_array(json_array(s."table", s.recordId))
+         FROM steps s WHERE s.changeId = c.id AND s.after IS NULL) AS taken
+       FROM changes c WHERE c.removal = 1 AND c.undone = 0 AND c.at >= ? AND c.id < ?
        ORDER BY c.id DESC LIMIT ?`,
       {
         replacements: [removalsSince(new Date()), from, limit],
@@ -92,7 +94,7 @@ export async function bringBack(store: Store, change: Change, id: number): Promi
   if (!found?.get('removal') || String(found.get('at')) < removalsSince(new Date())) {
     throw notFound('removal of the last thirty days', String(id));
   }
-  const steps = found.get('steps') as Step[];
+  const steps = await change.stepsOf(id);
   // Children were taken out before what they hung on, so they come back after it.
   for (const { table, before } of takenOut(steps).reverse()) {
     if (await change.find(table, before.id)) continue;

@@ -17,18 +17,12 @@ import {
   type PlanDraft,
 } from '../../contract/records';
 import { singular, type RecordTable } from '../database/models';
+import { knownFinish } from '../compute/known-finish';
 import { Refusal } from '../http/refusal';
 import { checkPatched, recordAttempt, unpinOthers } from './attempts';
 import { createEdge } from './edges';
 import type { Row } from './journal';
-import {
-  assemble,
-  knownFinish,
-  noFinishYet,
-  planDraftOf,
-  pointedAt,
-  refuseBlocked,
-} from './sewing-plan';
+import { assemble, noFinishYet, planDraftOf, pointedAt, refuseBlocked } from './sewing-plan';
 import type { Change } from './store';
 
 /** How one kind of record is checked, written and shown. The routes know nothing else of it. */

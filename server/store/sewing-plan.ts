@@ -1,6 +1,7 @@
 import type { Cloth } from '../../core/cloth/cloth';
 import { clothFromDescription } from '../../core/cloth/describe';
 import { finishById } from '../../core/finish/catalogue';
+import { knownFinish } from '../compute/known-finish';
 import type { Finish } from '../../core/finish/finish';
 import type { SewingPlan } from '../../core/finish/sewing-plan';
 import { Impossible, refusal } from '../../core/impossible';
@@ -54,17 +55,6 @@ export async function pointedAt(
   if (row) return row;
   const message = `There is nothing in ${table} with the id “${id}”.`;
   throw new Refusal(400, 'invalid-request', message, [{ path, message }]);
-}
-
-/** The finish of an id. @throws Impossible at `finish` */
-export function knownFinish(id: string): Finish {
-  const finish = finishById(id);
-  if (finish) return finish;
-  throw new Impossible([
-    refusal('finish', 'no-such-finish', 'There is no finish with the id “{id}”.', {
-      id: id.slice(0, 80),
-    }),
-  ]);
 }
 
 /** What every plan without a finish is told. */

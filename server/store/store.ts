@@ -7,8 +7,10 @@ import { nobody, type Author } from '../http/author';
 import { Refusal, notFound } from '../http/refusal';
 import type { KeptPhoto } from '../photos/keep-photo';
 import { keepSound } from './invariants';
-import { bringTo, joined, writeDown, type Row, type Step } from './journal';
+import { allSteps, bringTo, joined, writeDown, type Row, type Step } from './journal';
 
+/** Between two lots of rows others get their turn. */
+const rowsAtOnce = 200;
 /** SQLite takes so many values in one question without being asked. */
 const idsAtOnce = 500;
 
@@ -23,6 +25,11 @@ export class Change {
   async find(table: RecordTable, id: string): Promise<Row | null> {
     const row = await this.database.models[table].findByPk(id, { transaction: this.transaction });
     return row ? (row.get({ plain: true }) as Row) : null;
+  }
+
+  /** What a change of the journal wrote. */
+  stepsOf(changeId: number): Promise<Step[]> {
+    return allSteps(this.database, changeId, this.transaction);
   }
 
   async hasPhoto(id: string): Promise<boolean> {
@@ -98,7 +105,10 @@ export class Change {
       version: 1,
       updatedAt: now,
     }));
-    await this.database.models[table].bulkCreate(rows, { transaction: this.transaction });
+    for (let at = 0; at < rows.length; at += rowsAtOnce) {
+      const some = rows.slice(at, at + rowsAtOnce);
+      await this.database.models[table].bulkCreate(some, { transaction: this.transaction });
+    }
     for (const after of rows) this.steps.push({ table, id: after.id, before: null, after });
   }
 
@@ -289,8 +299,8 @@ export class Store {
         throw new Refusal(409, `nothing-to-${word}`, `There is nothing to ${word}.`);
       }
       const back = new Change(this.database, transaction);
-      const written = change.get('steps') as Step[];
-      back.steps.push(...(await bringTo(this.database, side, written, transaction)));
+      const id = Number(change.get('id'));
+      back.steps.push(...(await bringTo(this.database, side, id, transaction)));
       await keepSound(back);
       steps = back.steps;
       await change.update({ undone: undoing }, { transaction });

@@ -12,7 +12,26 @@ const forget = `INSERT INTO attempts_words (attempts_words, rowid, ${searched})
 const learn = `INSERT INTO attempts_words (rowid, ${searched}) VALUES (new.rowid, ${said('new')});`;
 
 /**
- * Whose a change is, what a removal took, and an index of the words of the book; and values that
+ * The writes of a change as rows of their own, so that a long one is never read or written in one
+ * piece; a record that was written several times is one step from its first state to its last.
+ */
+const stepsApart = `INSERT INTO steps (changeId, position, "table", recordId, before, after)
+  SELECT changeId, position, tableName, recordId, first, last FROM (
+    SELECT c.id AS changeId, j.key AS position,
+      json_extract(j.value, '$.table') AS tableName, json_extract(j.value, '$.id') AS recordId,
+      first_value(json_extract(j.value, '$.before')) OVER whole AS first,
+      last_value(json_extract(j.value, '$.after')) OVER whole AS last,
+      row_number() OVER (
+        PARTITION BY c.id, json_extract(j.value, '$.table'), json_extract(j.value, '$.id')
+        ORDER BY j.key) AS turn
+    FROM changes c, json_each(c.steps) j
+    WINDOW whole AS (
+      PARTITION BY c.id, json_extract(j.value, '$.table'), json_extract(j.value, '$.id')
+      ORDER BY j.key ROWS BETWEEN UNBOUNDED PRECEDING AND UNBOUNDED FOLLOWING)
+  ) WHERE turn = 1 AND NOT (first IS NULL AND last IS NULL)`;
+
+/**
+ * Whose a change is, its writes one by one, and an index of the words of the book; and values that
  * older steps had written down as JSON within JSON.
  */
 export const theFloor: Migration = {
@@ -32,16 +51,17 @@ export const theFloor: Migration = {
     await tables.addColumn('changes', 'by', `VARCHAR(64) NOT NULL DEFAULT ''`);
     await tables.createIndex('changes_by_undone', 'changes', '"by", undone, id');
     await tables.createIndex('changes_removal', 'changes', 'removal, undone, at');
-    await tables.createTable('removals', {
-      changeId: 'INTEGER PRIMARY KEY REFERENCES changes (id) ON DELETE CASCADE',
-      taken: 'JSON NOT NULL',
+    await tables.createTable('steps', {
+      changeId: 'INTEGER NOT NULL REFERENCES changes (id) ON DELETE CASCADE',
+      position: 'INTEGER NOT NULL',
+      table: 'VARCHAR(32) NOT NULL',
+      recordId: 'VARCHAR(64) NOT NULL',
+      before: 'JSON',
+      after: 'JSON',
     });
-    await tables.run(
-      `INSERT OR IGNORE INTO removals (changeId, taken)
-       SELECT id, (SELECT json_group_array(json_array(json_extract(value, '$.table'), json_extract(value, '$.id')))
-         FROM json_each(changes.steps) WHERE json_extract(value, '$.after') IS NULL)
-       FROM changes WHERE removal = 1`,
-    );
+    await tables.createIndex('steps_change', 'steps', 'changeId, "table", position');
+    await tables.run(stepsApart);
+    await tables.run('ALTER TABLE changes DROP COLUMN steps');
     await tables.run(
       `CREATE VIRTUAL TABLE IF NOT EXISTS attempts_words
        USING fts5(${searched}, content='attempts', tokenize='trigram')`,

@@ -6,7 +6,7 @@ import { impliedVariant, type FoldWish } from '../../core/finish/fold-request';
 import type { SewingPlan } from '../../core/finish/sewing-plan';
 import { Impossible, refusal } from '../../core/impossible';
 import { alongNamed, alongBest } from '../../core/plan/ride';
-import { knownFinish } from '../store/sewing-plan';
+import { knownFinish } from './known-finish';
 
 type AskedFold = z.output<typeof settingsRequest>['fold'];
 

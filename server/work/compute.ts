@@ -1,0 +1,69 @@
+import { availableParallelism } from 'node:os';
+import { Piscina } from 'piscina';
+import { computations, type Computation } from '../compute/computations';
+import { Refusal } from '../http/refusal';
+import { FairQueue, Full } from './fair-queue';
+import { heard, type Told } from './told-refusal';
+
+/** Works out an answer of `/api/compute`, as the JSON that will be sent. */
+export interface Compute {
+  /**
+   * @param client whose turn it takes while others wait
+   * @param gone given up when it is aborted
+   * @throws Refusal when the body is refused, 503 when too much waits or it takes too long
+   */
+  run(name: Computation, body: unknown, client: string, gone: AbortSignal): Promise<string>;
+}
+
+/** On the thread that asks; where there are no others, as in tests. */
+export const computeHere: Compute = {
+  run: async (name, body) => JSON.stringify(computations[name](body)),
+};
+
+/** Nothing here takes a tenth of it; what does is stuck. */
+const deadlineMs = 8_000;
+const memoryMb = 400;
+
+/** On threads of their own, one core being left to whoever answers. */
+export function computeOnThreads(file: string): Compute {
+  const threads = Math.max(1, availableParallelism() - 1);
+  const pool = new Piscina<{ name: Computation; body: unknown }, Told<string>>({
+    filename: file,
+    minThreads: 1,
+    maxThreads: threads,
+    resourceLimits: { maxOldGenerationSizeMb: memoryMb },
+  });
+  const queue = new FairQueue({ atOnce: threads, waitingOfOne: 32, waiting: 256 });
+  return {
+    async run(name, body, client, gone) {
+      try {
+        return heard(
+          await queue.run(
+            client,
+            () => pool.run({ name, body }, { signal: AbortSignal.any([gone, deadline()]) }),
+            gone,
+          ),
+        );
+      } catch (error) {
+        throw refusalOf(error, gone) ?? error;
+      }
+    },
+  };
+}
+
+const deadline = () => AbortSignal.timeout(deadlineMs);
+
+function refusalOf(error: unknown, gone: AbortSignal): Refusal | null {
+  if (error instanceof Full) {
+    return new Refusal(503, 'busy', 'Too much is being worked out at once; ask again in a while.');
+  }
+  const { name, code } = error as { name?: string; code?: string };
+  // Nobody is there to read it; it is told so that it is not taken for a fault of ours.
+  if (gone.aborted) return new Refusal(503, 'gone', 'Nobody waits for this any more.');
+  if (name === 'AbortError' || name === 'TimeoutError') {
+    return new Refusal(503, 'too-slow', 'This took longer than anything here may, and was ended.');
+  }
+  return code === 'ERR_WORKER_OUT_OF_MEMORY'
+    ? new Refusal(503, 'too-large', 'This took more memory than anything here may, and was ended.')
+    : null;
+}
