@@ -10,6 +10,7 @@ export default defineConfig({
       input: [
         'server/main.ts',
         'server/work/compute-worker.ts',
+        'server/work/import-worker.ts',
         'server/photos/picture-process.ts',
       ],
     },

@@ -16,6 +16,9 @@ export const mostImportRows = 25_000;
 /** Larger files than this are refused, bytes. */
 export const mostImportBytes = 96 * 1024 * 1024;
 
+/** The name somebody gives to the reading of a file, to ask how far it is. */
+export const importJob = z.string().regex(/^[A-Za-z0-9-]{1,64}$/);
+
 export const outcomes = ['added', 'changed', 'same', 'refused'] as const;
 export type Outcome = (typeof outcomes)[number];
 

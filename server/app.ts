@@ -23,6 +23,7 @@ import { removedRoutes } from './routes/removed';
 import type { Pictures } from './photos/pictures';
 import type { Store } from './store/store';
 import type { Compute } from './work/compute';
+import type { Importer } from './work/importer';
 
 export interface AppParts {
   readonly store: Store;
@@ -32,6 +33,7 @@ export interface AppParts {
   readonly clientFolder: string | null;
   readonly compute: Compute;
   readonly pictures: Pictures;
+  readonly importer: Importer;
   /** The font that print is set in. */
   readonly fontFile: string;
 }
@@ -74,15 +76,8 @@ const contentSecurityPolicy = {
 };
 
 /** The HTTP application: guards, API, and the built client with its own addresses. */
-export function createApp({
-  store,
-  log,
-  host,
-  clientFolder,
-  fontFile,
-  compute,
-  pictures,
-}: AppParts): Express {
+export function createApp(parts: AppParts): Express {
+  const { store, log, host, clientFolder, fontFile, compute, pictures, importer } = parts;
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -114,7 +109,7 @@ export function createApp({
   api.use(eventRoutes(store));
   // Files are sent as they are; everything else is JSON.
   api.use(photoRoutes(store, pictures));
-  api.use(exchangeRoutes(store));
+  api.use(exchangeRoutes(store, importer));
   api.use(requireJson, express.json({ limit: '256kb', strict: false }), refuseZeroBytes);
   api.use('/compute', computeRoutes(compute));
   api.use('/compute', (request) => {

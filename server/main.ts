@@ -11,6 +11,7 @@ import { settingsFrom } from './settings';
 import { picturesApart } from './photos/pictures';
 import { Store } from './store/store';
 import { computeOnThreads } from './work/compute';
+import { importOnThread } from './work/importer';
 
 /** Starts the server, prints its address, and stops it gracefully when asked to. */
 async function main(): Promise<void> {
@@ -29,7 +30,17 @@ async function main(): Promise<void> {
   const beside = (name: string) => resolve(import.meta.dirname, name);
   const compute = computeOnThreads(beside('compute-worker.js'));
   const pictures = picturesApart(beside('picture-process.js'));
-  const parts = { store, log, host: settings.host, clientFolder, fontFile, compute, pictures };
+  const importer = importOnThread(beside('import-worker.js'), database, pictures);
+  const parts = {
+    store,
+    log,
+    host: settings.host,
+    clientFolder,
+    fontFile,
+    compute,
+    pictures,
+    importer,
+  };
   const server = createServer(createApp(parts));
   server.on('error', (error: NodeJS.ErrnoException) => {
     const hint = error.code === 'EADDRINUSE' ? ' Something else listens there; set PORT.' : '';

@@ -11,6 +11,7 @@ import { fillWhenEmpty } from './demo/fill';
 import { picturesHere } from './photos/pictures';
 import { Store } from './store/store';
 import { computeHere } from './work/compute';
+import { importHere } from './work/importer';
 
 /** A real server on a real database file, for one test file. */
 export async function startServer(dataFolder = mkdtempSync(join(tmpdir(), 'pin-margin-'))) {
@@ -25,6 +26,7 @@ export async function startServer(dataFolder = mkdtempSync(join(tmpdir(), 'pin-m
     createApp({
       ...{ store, log, host: '127.0.0.1', clientFolder: null, fontFile },
       ...{ compute: computeHere, pictures: picturesHere },
+      importer: importHere(database, picturesHere),
     }),
   );
   await new Promise<void>((listening) => server.listen(0, '127.0.0.1', listening));

@@ -45,7 +45,7 @@ function cellOf({ as }: Column, value: Held | object): string {
       .join('; ');
   }
   const plain = typeof value === 'object' ? (value as readonly string[]).join(' ') : String(value);
-  return as === 'text' ? guarded(plain) : plain;
+  return as === 'number' || as === 'boolean' ? plain : guarded(plain);
 }
 
 /** A record as the cells of its row. */
@@ -53,10 +53,20 @@ export function cellsOf(table: ExchangeTable, record: object): string[] {
   return columns[table].map((column) => cellOf(column, valueAt(record, column.path) as Held));
 }
 
-const numeral = /^[-+]?(\d+\.?\d*|\.\d+)(e[-+]?\d+)?$/i;
+/** A number of more signs than this is none that was ever measured. */
+const longestNumber = 40;
+/** The longest cell of each kind; a set-up is JSON of a few thousand signs. */
+const longestCell = { json: 200_000, text: 10_000, other: 4_000 };
+const numeral = /^[-+]?(\d+(\.\d*)?|\.\d+)(e[-+]?\d+)?$/i;
 
 function valueOf({ as, name }: Column, cell: string, issues: Issue[]): unknown {
-  const trimmed = cell.trim();
+  const longest = as === 'json' || as === 'text' ? longestCell[as] : longestCell.other;
+  if (cell.length > longest) {
+    const message = `This cell holds ${cell.length} signs; at most ${longest} are read.`;
+    issues.push({ path: name, message });
+    return null;
+  }
+  const trimmed = as === 'number' ? cell.trim() : unguarded(cell.trim());
   if (as === 'text') return unguarded(cell);
   if (as === 'list' && name === 'symptoms') return trimmed === '' ? [] : trimmed.split(/\s+/);
   if (as === 'counts') return countsOf(trimmed, name, issues);
@@ -72,7 +82,7 @@ function valueOf({ as, name }: Column, cell: string, issues: Issue[]): unknown {
       return undefined;
     }
   }
-  if (as === 'word') return unguarded(trimmed);
+  if (as === 'word') return trimmed;
   if (as === 'list') return trimmed.split(/\s+/);
   if (as === 'boolean') {
     if (/^(true|yes|1)$/i.test(trimmed)) return true;
@@ -81,19 +91,21 @@ function valueOf({ as, name }: Column, cell: string, issues: Issue[]): unknown {
     return null;
   }
   const plain = trimmed.replace('−', '-').replace(/^([-+]?\d+),(\d+)$/, '$1.$2');
-  if (numeral.test(plain)) return Number(plain);
+  if (plain.length <= longestNumber && numeral.test(plain)) return Number(plain);
   issues.push({ path: name, message: `“${trimmed.slice(0, 40)}” is not a number.` });
   return null;
 }
 
 function countsOf(cell: string, path: string, issues: Issue[]): Count[] {
   if (cell === '') return [];
-  return cell.split(/\s*;\s*/).flatMap((part): Count[] => {
-    const [, check, n, short, over] = /^(\S.*?)\s+(-?\d+)\s+(-?\d+)\s+(-?\d+)$/.exec(part) ?? [];
-    if (check !== undefined) {
+  return cell.split(';').flatMap((part): Count[] => {
+    const words = part.trim().split(/\s+/);
+    const [n, short, over] = words.slice(-3);
+    const check = words.slice(0, -3).join(' ');
+    if (check !== '' && [n, short, over].every((one) => /^-?\d{1,9}$/.test(one ?? ''))) {
       return [{ check, n: Number(n), short: Number(short), over: Number(over) }];
     }
-    const message = `“${part.slice(0, 40)}” is no count; write “bite 24 7 0”: of 24, 7 below and none above.`;
+    const message = `“${part.trim().slice(0, 40)}” is no count; write “bite 24 7 0”: of 24, 7 below and none above.`;
     issues.push({ path, message });
     return [];
   });

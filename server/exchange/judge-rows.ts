@@ -9,7 +9,6 @@ import { Impossible, type Issue } from '../../core/impossible';
 import { zeroByteAt, zeroByteMessage } from '../http/zero-bytes';
 import { refuseEmpty, refuseLater } from '../store/attempts';
 import { draftOfRow, type Row } from '../store/journal';
-import type { Change } from '../store/store';
 import { columns } from './columns';
 import { draftSchema, exchanged } from './record';
 import type { ReadRow } from './read-file';
@@ -109,7 +108,9 @@ function places(rows: readonly ReadRow[]): Map<string, string[]> {
     const { id } = record;
     if (typeof id !== 'string' || id === '') continue;
     const key = `${table}/${id}`;
-    byId.set(key, [...(byId.get(key) ?? []), place]);
+    const there = byId.get(key);
+    if (there) there.push(place);
+    else byId.set(key, [place]);
   }
   return byId;
 }
@@ -124,7 +125,7 @@ const inFile =
 
 function judgeRow(
   row: ReadRow,
-  stored: ReadonlyMap<string, Row>,
+  stored: Row | null,
   twice: readonly string[],
   photos: SentPhotos,
   plans: ReadonlySet<string>,
@@ -150,7 +151,7 @@ function judgeRow(
     repairs.push({ path: name.slice(0, 60), message: 'This field is not known; it is left out.' });
     return false;
   });
-  const before = typeof id === 'string' ? (stored.get(id) ?? null) : null;
+  const before = stored;
   const base = before && row.partial ? draftOfRow(before) : blanks[table];
   const whole = merged(base, Object.fromEntries(known));
   const parsed = schema.safeParse(whole);
@@ -158,8 +159,10 @@ function judgeRow(
   const draft = parsed.success ? parsed.data : null;
   if (draft) issues.push(...contradictions(table, draft).map(inFile(row)));
   const photoId = draft?.['photoId'];
-  if (typeof photoId === 'string' && !photos.has(photoId)) {
-    issues.push({ path: 'photoId', message: photos.why(photoId) });
+  if (draft && typeof photoId === 'string') {
+    const kept = photos.keptAs(photoId);
+    if (kept === null) issues.push({ path: 'photoId', message: photos.why(photoId) });
+    else draft['photoId'] = kept;
   }
   const { planId } = draft ?? {};
   if (draft && typeof planId === 'string' && !plans.has(planId)) {
@@ -188,29 +191,49 @@ function judgeRow(
   };
 }
 
-/** What would become of each row, against what is stored now. */
+/** What is stored, as far as a file asks for it. */
+export interface Stored {
+  rows(table: ExchangeTable, ids: readonly string[]): Promise<readonly Row[]>;
+  /** Those of some plans that are there. */
+  plans(ids: readonly string[]): Promise<readonly string[]>;
+}
+
+const idOf = ({ record }: ReadRow): string | null =>
+  typeof record['id'] === 'string' ? record['id'] : null;
+
+/** Rows between two looks at whether anybody still waits. */
+const rowsAtOnce = 100;
+
+/**
+ * What would become of each row, against what is stored now.
+ *
+ * @param progress called now and then with how many rows are judged
+ */
 export async function judgeRows(
-  change: Change,
+  stored: Stored,
   rows: readonly ReadRow[],
   photos: SentPhotos,
+  progress: (done: number) => Promise<void> | void = () => undefined,
 ): Promise<JudgedRow[]> {
-  const stored = new Map<ExchangeTable, Map<string, Row>>();
+  const there = new Map<string, Row>();
   for (const table of exchangeTables) {
-    if (!rows.some((row) => row.table === table)) continue;
-    stored.set(table, new Map((await change.list(table)).map((row) => [row.id, row])));
+    const ids = rows.flatMap((row) => (row.table === table ? (idOf(row) ?? []) : []));
+    if (ids.length === 0) continue;
+    for (const row of await stored.rows(table, [...new Set(ids)]))
+      there.set(`${table}/${row.id}`, row);
   }
   const byId = places(rows);
-  const ofScraps = rows.some(({ table }) => table === 'attempts');
-  const plans = new Set(ofScraps ? (await change.list('plans')).map(({ id }) => id) : []);
-  return rows.map((row) =>
-    judgeRow(
-      row,
-      stored.get(row.table) ?? new Map(),
-      byId.get(`${row.table}/${String(row.record['id'])}`) ?? [],
-      photos,
-      plans,
-    ),
+  const planIds = rows.flatMap(({ record }) =>
+    typeof record['planId'] === 'string' ? [record['planId']] : [],
   );
+  const plans = new Set(await stored.plans([...new Set(planIds)]));
+  const judged: JudgedRow[] = [];
+  for (const row of rows) {
+    if (judged.length % rowsAtOnce === 0) await progress(judged.length);
+    const key = `${row.table}/${idOf(row)}`;
+    judged.push(judgeRow(row, there.get(key) ?? null, byId.get(key) ?? [], photos, plans));
+  }
+  return judged;
 }
 
 /** A mark of a file and of what would become of it; another shelf gives another mark. */

@@ -38,6 +38,9 @@ export interface ReadFile {
   readonly repairs: readonly string[];
 }
 
+/** No list of ours has half as many. */
+const mostColumns = 200;
+
 function refuse(message: string): never {
   throw new Refusal(400, 'unreadable-file', message, [{ path: 'file', message }]);
 }
@@ -157,10 +160,14 @@ function readCsv(text: string, said: readonly string[]): ReadFile {
     );
   }
   const [header = [], ...lines] = data;
+  if (header.length > mostColumns) {
+    refuse(`The file has ${header.length} columns; at most ${mostColumns} are read.`);
+  }
   const names = header.map((name) => name.trim());
   refuseTooMany(lines.length);
   const table = tableOf(names);
-  const twice = names.find((name, i) => names.indexOf(name) !== i);
+  const seen = new Set<string>();
+  const twice = names.find((name) => seen.size === seen.add(name).size);
   if (twice !== undefined) refuse(`The column “${twice.slice(0, 60)}” is there twice.`);
   const known = columns[table].map(({ name }) => name);
   const unknown = names.filter((name) => !known.includes(name));

@@ -14,6 +14,8 @@ const jpegQuality = 82;
 
 export interface KeptPhoto extends Photo {
   readonly bytes: Buffer;
+  /** The id of the bytes as they were sent. */
+  readonly sentId: string;
 }
 
 /** A photo's id: the SHA-256 of its bytes. */
@@ -78,7 +80,10 @@ export async function shrunkPhoto(bytes: Buffer, path = 'photo'): Promise<KeptPh
       .jpeg({ quality: jpegQuality })
       .toBuffer({ resolveWithObject: true }),
   );
-  return { id: photoIdOf(data), bytes: data, widthPx: info.width, heightPx: info.height };
+  return {
+    ...{ id: photoIdOf(data), sentId: photoIdOf(bytes), bytes: data },
+    ...{ widthPx: info.width, heightPx: info.height },
+  };
 }
 
 /**
@@ -92,5 +97,6 @@ export async function sentPhoto(bytes: Buffer, path: string): Promise<KeptPhoto>
   const asKept = format === 'jpeg' && Math.max(width, height) <= longestPx && isPlainJpeg(bytes);
   if (!asKept) return shrunkPhoto(bytes, path);
   await unpacked(path, () => sharp(bytes, { failOn: 'error' }).stats());
-  return { id: photoIdOf(bytes), bytes, widthPx: width, heightPx: height };
+  const id = photoIdOf(bytes);
+  return { id, sentId: id, bytes, widthPx: width, heightPx: height };
 }

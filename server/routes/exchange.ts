@@ -1,24 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import express, { Router, type Request } from 'express';
-import {
-  exchangeTables,
-  mostImportBytes,
-  outcomes,
-  type ImportPreview,
-} from '../../contract/exchange';
-import { digestOf, judgeRows, type JudgedRow } from '../exchange/judge-rows';
-import { readFile, type ReadFile } from '../exchange/read-file';
-import { sentPhotos, type SentPhotos } from '../exchange/sent-photos';
+import { exchangeTables, importJob, mostImportBytes } from '../../contract/exchange';
+import { takeSnapshot } from '../database/snapshots';
+import type { JudgedRow } from '../exchange/judge-rows';
 import { csvOf, jsonFiles, jsonOf } from '../exchange/write-file';
+import { authorOf, clientOf } from '../http/author';
+import { abortedWith } from '../http/gone';
 import { Refusal, notFound } from '../http/refusal';
 import type { Change, Store } from '../store/store';
-
-interface Judged {
-  readonly file: ReadFile;
-  readonly photos: SentPhotos;
-  readonly rows: readonly JudgedRow[];
-  readonly digest: string;
-}
+import type { Importer, Looked } from '../work/importer';
+import { heard } from '../work/told-refusal';
 
 function bytesOf(request: Request): Buffer {
   const bytes: unknown = request.body;
@@ -26,27 +17,7 @@ function bytesOf(request: Request): Buffer {
   throw new Refusal(400, 'no-body', 'Send the bytes of a JSON or CSV file.');
 }
 
-async function judged(change: Change, bytes: Buffer): Promise<Judged> {
-  const file = readFile(bytes);
-  const photos = await sentPhotos(change, file);
-  const rows = await judgeRows(change, file.rows, photos);
-  return { file, photos, rows, digest: digestOf(bytes, rows) };
-}
-
-function shown({ file, photos, rows, digest }: Judged): ImportPreview {
-  return {
-    digest,
-    rows: rows.map(({ draft: _draft, before: _before, createdAt: _day, ...row }) => row),
-    counts: Object.fromEntries(
-      outcomes.map((one) => [one, rows.filter(({ outcome }) => outcome === one).length]),
-    ) as ImportPreview['counts'],
-    repairs: [...file.repairs],
-    photos: photos.whole.length,
-  };
-}
-
-async function write(change: Change, { photos, rows }: Judged): Promise<void> {
-  await change.keepPhotos(photos.whole);
+async function writeLot(change: Change, rows: readonly JudgedRow[]): Promise<void> {
   for (const table of exchangeTables) {
     const added = rows.filter((row) => row.table === table && row.outcome === 'added');
     await change.createMany(
@@ -65,14 +36,39 @@ async function write(change: Change, { photos, rows }: Judged): Promise<void> {
   }
 }
 
+/** @throws Refusal when a file cannot be taken, or is not what was looked at */
+function refuseOther({ refusal, digest }: Looked, asked: unknown): void {
+  if (refusal) heard({ refused: refusal });
+  if (asked === digest) return;
+  const message = 'What would become of this file is not what was looked at; look again.';
+  throw new Refusal(409, 'stale', message, [{ path: 'digest', message }]);
+}
+
 /** What a table's CSV is called. */
 const csvName = (table: (typeof exchangeTables)[number]) =>
   `${table === 'attempts' ? 'sample-book' : table}.csv`;
 
 /** Shelf, drawer and book carried out and in, as JSON or CSV; whole or not at all. */
-export function exchangeRoutes(store: Store): Router {
+export function exchangeRoutes(store: Store, importer: Importer): Router {
   const router = Router();
   const file = express.raw({ type: () => true, limit: mostImportBytes });
+  const jobs = new Map<string, { done: number; total: number }>();
+
+  /** Looks at a file; whoever named the job can ask meanwhile how far it is. */
+  const look = <T>(
+    request: Request,
+    gone: AbortSignal,
+    use: (looked: Looked) => Promise<T>,
+  ): Promise<T> => {
+    const bytes = bytesOf(request);
+    const job = importJob.safeParse(request.query['job']);
+    const name = job.success ? job.data : randomUUID();
+    const progress = (done: number, total: number) => jobs.set(name, { done, total });
+    progress(0, 0);
+    return importer
+      .look({ bytes, client: clientOf(request), gone, progress }, use)
+      .finally(() => jobs.delete(name));
+  };
 
   router.get('/export/:name', async (request, response) => {
     const { name } = request.params;
@@ -86,43 +82,34 @@ export function exchangeRoutes(store: Store): Router {
       .send(text);
   });
 
+  router.get('/import/progress/:job', (request, response) => {
+    const { job } = request.params;
+    response.json(jobs.get(job) ?? { done: 0, total: 0 });
+  });
+
   router.post('/import/preview', file, async (request, response) => {
-    const bytes = bytesOf(request);
-    response.json(shown(await store.reading((change) => judged(change, bytes))));
+    const preview = await look(request, abortedWith(response), (looked) =>
+      Promise.resolve(looked.preview),
+    );
+    response.type('json').send(preview);
   });
 
   router.post('/import', file, async (request, response) => {
-    const bytes = bytesOf(request);
-    const result = await store.change(labelOf, async (change) => {
-      const all = await judged(change, bytes);
-      const refused = all.rows.filter(({ outcome }) => outcome === 'refused');
-      if (refused.length > 0) {
-        throw new Refusal(
-          400,
-          'refused-rows',
-          `${refused.length} of ${all.rows.length} rows cannot be taken, so none was. ${refused[0]!.place}: ${refused[0]!.issues[0]?.message ?? ''}`,
-          refused.flatMap(({ place, issues }) =>
-            issues.map(({ path, message }) => ({ path: `${place}.${path}`, message })),
-          ),
-        );
-      }
-      if (request.query['digest'] !== all.digest) {
-        const message = 'What would become of this file is not what was looked at; look again.';
-        throw new Refusal(409, 'stale', message, [{ path: 'digest', message }]);
-      }
-      await write(change, all);
-      return all;
+    const preview = await look(request, abortedWith(response), async (looked) => {
+      refuseOther(looked, request.query['digest']);
+      const { connection, folder } = store.database;
+      await store.alone(() => takeSnapshot(connection, folder, 'before-import'));
+      await store.change(
+        looked.label,
+        async (change) => {
+          await change.keepPhotos(looked.photos);
+          for await (const lot of looked.lots()) await writeLot(change, lot);
+        },
+        authorOf(request),
+      );
+      return looked.preview;
     });
-    response.json(shown(result));
+    response.type('json').send(preview);
   });
   return router;
-}
-
-/** What undo will call it. */
-function labelOf({ rows }: Judged): string {
-  const parts = exchangeTables.flatMap((table) => {
-    const count = rows.filter((row) => row.table === table && row.outcome !== 'same').length;
-    return count > 0 ? [`${count} ${table === 'attempts' ? 'scraps' : table}`] : [];
-  });
-  return `import of ${parts.join(', ') || 'nothing new'}`;
 }

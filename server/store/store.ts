@@ -123,7 +123,7 @@ export class Change {
   /** Keeps photos under their hashes; one that is there already is left alone. */
   async keepPhotos(photos: readonly KeptPhoto[]): Promise<void> {
     await this.database.models.photos.bulkCreate(
-      photos.map((photo) => ({ ...photo })),
+      photos.map(({ id, bytes, widthPx, heightPx }) => ({ id, bytes, widthPx, heightPx })),
       { ignoreDuplicates: true, transaction: this.transaction },
     );
   }

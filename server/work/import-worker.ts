@@ -1,0 +1,52 @@
+import { parentPort, workerData } from 'node:worker_threads';
+import { Sequelize } from 'sequelize';
+import { durableSqlite } from '../database/durable-sqlite';
+import { defineModels } from '../database/models';
+import { judgeFile, type Judged } from '../exchange/judged';
+import { storedIn } from '../exchange/stored';
+import type { KeptPhoto } from '../photos/keep-photo';
+import { lotsOf, type FromThread, type ToThread } from './importer';
+import { heard, told, type Told } from './told-refusal';
+
+/** A thread's whole life: a file in, what would become of it out, and then its rows, lot by lot. */
+const { bytes, database } = workerData as { bytes: Uint8Array; database: string };
+const say = (message: FromThread) => parentPort?.postMessage(message);
+let lots: Iterator<Judged['rows']> | null = null;
+let unpacked: ((result: Told<KeptPhoto>) => void) | null = null;
+
+parentPort?.on('message', (message: ToThread) => {
+  if (message.is === 'picture') {
+    unpacked?.(message.result);
+    return;
+  }
+  const next = lots?.next();
+  say({ is: 'lot', rows: !next || next.done ? null : next.value });
+});
+
+async function sent(picture: Buffer, path: string): Promise<KeptPhoto> {
+  const result = new Promise<Told<KeptPhoto>>((done) => (unpacked = done));
+  say({ is: 'picture', bytes: picture, path });
+  return heard(await result);
+}
+
+async function judge(): Promise<Judged> {
+  const sequelize = new Sequelize({
+    dialect: 'sqlite',
+    dialectModule: durableSqlite,
+    storage: database,
+    logging: false,
+  });
+  const help = { ...storedIn(defineModels(sequelize)), sent };
+  const judged = await judgeFile(Buffer.from(bytes), help, (done, total) =>
+    say({ is: 'progress', done, total }),
+  );
+  await sequelize.close();
+  return judged;
+}
+
+void told(judge).then((result) => {
+  if ('refused' in result) return say({ is: 'judged', result });
+  lots = lotsOf(result.ok);
+  const { rows: _rows, ...ok } = result.ok;
+  say({ is: 'judged', result: { ok } });
+});

@@ -1,0 +1,190 @@
+import { Worker } from 'node:worker_threads';
+import type { Database } from '../database/open';
+import type { JudgedRow } from '../exchange/judge-rows';
+import { judgeFile, type Judged } from '../exchange/judged';
+import { storedIn } from '../exchange/stored';
+import { Refusal } from '../http/refusal';
+import type { KeptPhoto } from '../photos/keep-photo';
+import type { Pictures } from '../photos/pictures';
+import { FairQueue, Full } from './fair-queue';
+import { heard, type Told, type ToldRefusal } from './told-refusal';
+
+/** A file that was looked at; its rows come in lots, so that no lot keeps others waiting. */
+export interface Looked {
+  readonly digest: string;
+  readonly preview: string;
+  readonly label: string;
+  readonly refusal: ToldRefusal | null;
+  readonly photos: readonly KeptPhoto[];
+  lots(): AsyncIterable<readonly JudgedRow[]>;
+}
+
+export interface Looking {
+  readonly bytes: Buffer;
+  readonly client: string;
+  readonly gone: AbortSignal;
+  /** Told now and then how many of how many rows are judged. */
+  progress(done: number, total: number): void;
+}
+
+/** Reads files that somebody sent, and says what would become of them. */
+export interface Importer {
+  /**
+   * @param use what is done with the result, while its lots can be had
+   * @throws Refusal 400 when the file is refused, 503 when too many wait or it takes too long
+   */
+  look<T>(looking: Looking, use: (looked: Looked) => Promise<T>): Promise<T>;
+}
+
+const rowsInLot = 100;
+
+/** A result's rows in lots. */
+export function* lotsOf({ rows }: Judged): Generator<readonly JudgedRow[]> {
+  for (let at = 0; at < rows.length; at += rowsInLot) yield rows.slice(at, at + rowsInLot);
+}
+
+/** On the thread that asks, as in tests. */
+export function importHere({ models }: Database, pictures: Pictures): Importer {
+  return {
+    async look({ bytes, client, progress }, use) {
+      const help = {
+        ...storedIn(models),
+        sent: (picture: Buffer, path: string) => pictures.run('sent', picture, path, client),
+      };
+      const judged = await judgeFile(bytes, help, progress);
+      return use({
+        ...judged,
+        async *lots() {
+          yield* lotsOf(judged);
+        },
+      });
+    },
+  };
+}
+
+/** What the thread says, and what it is told. */
+export type FromThread =
+  | { readonly is: 'progress'; readonly done: number; readonly total: number }
+  | { readonly is: 'picture'; readonly bytes: Uint8Array; readonly path: string }
+  | { readonly is: 'judged'; readonly result: Told<Omit<Looked, 'lots'>> }
+  | { readonly is: 'lot'; readonly rows: readonly JudgedRow[] | null };
+export type ToThread =
+  { readonly is: 'picture'; readonly result: Told<KeptPhoto> } | { readonly is: 'next' };
+
+const deadlineMs = 60_000;
+const memoryMb = 1024;
+
+/** On a thread of its own, one file at a time. */
+export function importOnThread(file: string, { file: database }: Database, pictures: Pictures) {
+  const queue = new FairQueue({ atOnce: 1, waitingOfOne: 2, waiting: 8 });
+  const importer: Importer = {
+    async look(looking, use) {
+      try {
+        return await queue.run(
+          looking.client,
+          () => lookOn(new Thread(file, database, pictures, looking), use),
+          looking.gone,
+        );
+      } catch (error) {
+        if (error instanceof Full) {
+          throw new Refusal(503, 'busy', 'Other files are being read; send it again in a while.');
+        }
+        throw error;
+      }
+    },
+  };
+  return importer;
+}
+
+async function lookOn<T>(thread: Thread, use: (looked: Looked) => Promise<T>): Promise<T> {
+  try {
+    return await use(await thread.judged());
+  } finally {
+    thread.end();
+  }
+}
+
+/** One thread that reads one file. */
+class Thread {
+  private readonly worker: Worker;
+  private waiting: { done(message: FromThread): void; failed(error: Error): void } | null = null;
+  private over: Error | null = null;
+  private readonly late: ReturnType<typeof setTimeout>;
+
+  constructor(file: string, database: string, pictures: Pictures, looking: Looking) {
+    const { bytes, client, gone, progress } = looking;
+    this.worker = new Worker(file, {
+      workerData: { bytes, database },
+      resourceLimits: { maxOldGenerationSizeMb: memoryMb },
+    });
+    this.late = setTimeout(
+      () => this.fail(new Refusal(503, 'too-slow', 'Reading this file takes too long; part it.')),
+      deadlineMs,
+    );
+    gone.addEventListener('abort', () =>
+      this.fail(new Refusal(503, 'gone', 'Nobody waits for this any more.')),
+    );
+    this.worker.on('message', (message: FromThread) => {
+      if (message.is === 'progress') progress(message.done, message.total);
+      else if (message.is === 'picture') void this.unpack(pictures, message, client);
+      else this.waiting?.done(message);
+    });
+    this.worker.on('error', (error: NodeJS.ErrnoException) =>
+      this.fail(
+        error.code === 'ERR_WORKER_OUT_OF_MEMORY'
+          ? new Refusal(400, 'too-large', 'Reading this file takes too much memory; part it.')
+          : error,
+      ),
+    );
+  }
+
+  async judged(): Promise<Looked> {
+    const message = await this.next();
+    if (message.is !== 'judged') throw new Error(`Not expected now: ${message.is}.`);
+    const looked = heard(message.result);
+    const photos = looked.photos.map((photo) => ({ ...photo, bytes: Buffer.from(photo.bytes) }));
+    return { ...looked, photos, lots: () => this.lots() };
+  }
+
+  private async *lots(): AsyncGenerator<readonly JudgedRow[]> {
+    for (;;) {
+      const answer = this.next();
+      this.worker.postMessage({ is: 'next' } satisfies ToThread);
+      const message = await answer;
+      if (message.is !== 'lot' || message.rows === null) return;
+      yield message.rows;
+    }
+  }
+
+  end(): void {
+    clearTimeout(this.late);
+    void this.worker.terminate();
+  }
+
+  private next(): Promise<FromThread> {
+    if (this.over) return Promise.reject(this.over);
+    return new Promise((done, failed) => (this.waiting = { done, failed }));
+  }
+
+  private fail(error: Error): void {
+    this.over = error;
+    this.waiting?.failed(error);
+    this.end();
+  }
+
+  private async unpack(
+    pictures: Pictures,
+    { bytes, path }: { readonly bytes: Uint8Array; readonly path: string },
+    client: string,
+  ): Promise<void> {
+    try {
+      const ok = await pictures.run('sent', Buffer.from(bytes), path, client);
+      this.worker.postMessage({ is: 'picture', result: { ok } } satisfies ToThread);
+    } catch (error) {
+      if (!(error instanceof Refusal)) return this.fail(error as Error);
+      const { status, code, message, issues } = error;
+      const refused = { status, code, message, issues };
+      this.worker.postMessage({ is: 'picture', result: { refused } } satisfies ToThread);
+    }
+  }
+}
