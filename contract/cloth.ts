@@ -4,8 +4,10 @@ import { constructions } from '../core/cloth/cloth';
 import { genericCloths } from '../core/cloth/generic-cloths';
 import { weightClasses } from '../core/cloth/guesses';
 import type { HomeTests } from '../core/cloth/home-tests';
+import { clothRanges } from '../core/cloth/plausible';
 import { within } from './number';
 import { photoId } from './photo';
+import { title } from './title';
 
 export const construction = z.enum(constructions, {
   error: `Cloth is made ${constructions.join(', ')}.`,
@@ -36,9 +38,9 @@ const grade = z.union([z.literal(0), z.literal(1), z.literal(2), z.literal(3)], 
 /** A cloth as the sums take it; what `/api/compute/cloth` answers fits too. */
 export const clothProperties = z.strictObject({
   construction,
-  weightGsm: within(1, 5000, ' g/m²'),
-  thicknessMm: within(0.01, 30, ' mm'),
-  stretchPercent: within(0, 500, ' %'),
+  weightGsm: within(...clothRanges.weightGsm, ' g/m²'),
+  thicknessMm: within(...clothRanges.thicknessMm, ' mm'),
+  stretchPercent: within(...clothRanges.stretchPercent, ' %'),
   recoveryPercent: within(0, 100, ' %').nullish(),
   fray: grade,
   curl: grade,
@@ -54,7 +56,7 @@ export const colour = z
   .transform((hex) => hex.toLowerCase());
 
 export const clothDraft = z.strictObject({
-  name: z.string().trim().min(1, 'Give the cloth a name.').max(120, 'At most 120 characters.'),
+  name: title('cloth'),
   weightClass: z
     .enum(weightClasses, { error: `A weight by touch is ${weightClasses.join(', ')}.` })
     .nullable(),

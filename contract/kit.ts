@@ -9,6 +9,7 @@ import { threadUses } from '../core/kit/thread';
 import { patterns } from '../core/stitch/stitch';
 import { intervalMm, stepMm, within } from './number';
 import { presserLiftMm } from './seam';
+import { title } from './title';
 
 const shank = z.enum(shanks, { error: `A foot is held by ${shanks.join(', ')}.` });
 
@@ -70,7 +71,7 @@ const guidance = z.enum(guidances, { error: `A fold rides on one of ${guidances.
 
 /** One of the places along which an edge can be led. */
 const reference = z.strictObject({
-  name: z.string().trim().min(1, 'Give the reference a name.').max(80, 'At most 80 characters.'),
+  name: title('reference', 80),
   guidance,
   guide,
   besideMm: intervalMm.nullish(),
@@ -179,12 +180,10 @@ export const kitFoot = z
   .transform(withGuide);
 
 const note = z.string().max(2000, 'At most 2000 characters.');
-const name = (what: string) =>
-  z.string().trim().min(1, `Give the ${what} a name.`).max(120, 'At most 120 characters.');
 
 /** A machine in the drawer. */
 export const machineDraft = z.strictObject({
-  name: name('machine'),
+  name: title('machine'),
   specs: machine,
   note,
 });
@@ -192,7 +191,7 @@ export type MachineDraft = z.infer<typeof machineDraft>;
 
 /** A foot or an attachment in the drawer, with the outline that its drawing needs. */
 export const footDraft = z.strictObject({
-  name: name('foot'),
+  name: title('foot'),
   kind: z.enum(footKinds, { error: `A foot is one of ${footKinds.join(', ')}.` }),
   /** Scroll of a hemmer, width of a wide hemmer; null for the others. */
   channelMm: within(0.5, 80, ' mm').nullable(),
@@ -216,7 +215,7 @@ const pieces = z.int('A whole number is needed.').min(0).max(10_000, 'At most 10
 
 /** Needles of one kind in the drawer. */
 export const needleDraft = z.strictObject({
-  name: name('needle'),
+  name: title('needle'),
   size: within(40, 140),
   point: z.enum(needlePoints, { error: `A point is one of ${needlePoints.join(', ')}.` }),
   /** How many are left. */
@@ -227,7 +226,7 @@ export type NeedleDraft = z.infer<typeof needleDraft>;
 
 /** A thread in the drawer. */
 export const threadDraft = z.strictObject({
-  name: name('thread'),
+  name: title('thread'),
   use: z.enum(threadUses, { error: `A thread is one of ${threadUses.join(', ')}.` }),
   fibre: z.enum(fibres, { error: `A fibre is one of ${fibres.join(', ')}.` }).nullable(),
   /** Weight of a kilometre, g. */

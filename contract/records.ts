@@ -29,14 +29,12 @@ import {
 import { within } from './number';
 import { photoId } from './photo';
 import { crossings } from './seam';
+import { title } from './title';
 
 /** Chosen ways by the question's id. */
 const schools = z.record(z.string().max(64), z.string().max(64));
 const id = z.string().min(1).max(64);
 const text = (most: number) => z.string().max(most, `At most ${most} characters.`);
-const title = (what: string) =>
-  z.string().trim().min(1, `Give the ${what} a name.`).max(120, 'At most 120 characters.');
-
 /** What every stored record carries: `version` rises with each write. */
 const stored = { id, version: z.int(), createdAt: z.string(), updatedAt: z.string() };
 

@@ -11,6 +11,7 @@ import { pinoHttp } from 'pino-http';
 import { answerErrors } from './http/errors';
 import { refuseForeign, refuseFromElsewhere, refuseZeroBytes, requireJson } from './http/guards';
 import { notFound } from './http/refusal';
+import { archiveRoutes } from './routes/archive';
 import { bookRoutes } from './routes/book';
 import { computeRoutes } from './routes/compute';
 import { eventRoutes } from './routes/events';
@@ -20,6 +21,7 @@ import { photoRoutes } from './routes/photos';
 import { printRoutes } from './routes/print';
 import { recordRoutes } from './routes/records';
 import { removedRoutes } from './routes/removed';
+import { snapshotRoutes } from './routes/snapshots';
 import type { Pictures } from './photos/pictures';
 import type { Store } from './store/store';
 import type { Compute } from './work/compute';
@@ -107,6 +109,8 @@ export function createApp(parts: AppParts): Express {
   });
   api.use(refuseZeroBytes);
   api.use(eventRoutes(store));
+  api.use(archiveRoutes(store, pictures));
+  api.use(snapshotRoutes(store));
   // Files are sent as they are; everything else is JSON.
   api.use(photoRoutes(store, pictures));
   api.use(exchangeRoutes(store, importer));

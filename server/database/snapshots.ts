@@ -6,6 +6,7 @@ import { closedMark } from './file-header';
 /** Why a snapshot was taken. */
 export const snapshotReasons = [
   'daily',
+  'by-hand',
   'before-update',
   'before-import',
   'before-archive',

@@ -1,14 +1,15 @@
 import { createHash } from 'node:crypto';
 import * as z from 'zod';
+import type { ClothDraft } from '../../contract/cloth';
 import { issuesOf } from '../../contract/error';
 import { exchangeTables, type ExchangeTable, type ImportRow } from '../../contract/exchange';
 import type { BookEntry } from '../../contract/records';
-import { clothFromDescription, type ClothDescription } from '../../core/cloth/describe';
 import { finishById } from '../../core/finish/catalogue';
 import { Impossible, type Issue } from '../../core/impossible';
 import { zeroByteAt, zeroByteMessage } from '../http/zero-bytes';
 import { refuseEmpty, refuseLater } from '../store/attempts';
 import { draftOfRow, type Row } from '../store/journal';
+import { refuseImplausible } from '../store/resources';
 import { columns } from './columns';
 import { draftSchema, exchanged } from './record';
 import type { ReadRow } from './read-file';
@@ -57,7 +58,7 @@ function merged(base: Fields, over: Fields): Fields {
 /** What contradicts itself though each field alone is right. */
 function contradictions(table: ExchangeTable, draft: Fields): readonly Issue[] {
   try {
-    if (table === 'cloths') clothFromDescription(draft as unknown as ClothDescription);
+    if (table === 'cloths') refuseImplausible(draft as unknown as ClothDraft);
     if (table === 'attempts') refuseWrongEntry(draft as unknown as BookEntry);
     return [];
   } catch (error) {

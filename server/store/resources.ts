@@ -5,7 +5,8 @@ import { Impossible } from '../../core/impossible';
 import { isClosed } from '../../core/edge/shape';
 import { refuseFold } from '../../core/plan/fold-plan';
 import { crossingIssues } from '../../core/seam/crossing';
-import { clothDraft } from '../../contract/cloth';
+import { implausibleIssues } from '../../core/cloth/plausible';
+import { clothDraft, type ClothDraft } from '../../contract/cloth';
 import { footDraft, machineDraft, needleDraft, threadDraft } from '../../contract/kit';
 import {
   attemptDraft,
@@ -113,6 +114,12 @@ async function refuseUnknownPhoto(change: Change, id: unknown): Promise<void> {
   throw new Impossible([{ path: 'photoId', message: 'There is no photo with this id.' }]);
 }
 
+/** @throws Impossible at a reading that no cloth gives */
+export function refuseImplausible(draft: ClothDraft): void {
+  const issues = implausibleIssues(clothFromDescription(draft), draft.tests);
+  if (issues.length > 0) throw new Impossible(issues);
+}
+
 const clothOf = (row: Row) =>
   ({
     weightClass: row['weightClass'],
@@ -133,7 +140,7 @@ export const resources: Readonly<Record<string, Resource>> = {
     filters: [],
     creatable: true,
     check: async (change, draft) => {
-      clothFromDescription(draft as unknown as Parameters<typeof clothFromDescription>[0]);
+      refuseImplausible(draft as ClothDraft);
       await refuseUnknownPhoto(change, draft['photoId']);
     },
     users: [

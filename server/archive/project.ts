@@ -1,0 +1,98 @@
+import { Sequelize } from 'sequelize';
+import { durableSqlite } from '../database/durable-sqlite';
+import { defineModels, recordTables, type Models, type RecordTable } from '../database/models';
+import type { Author } from '../http/author';
+import { draftOfRow, type Row } from '../store/journal';
+import type { Store } from '../store/store';
+import type { Share } from './write-archive';
+
+const quoted = (text: string) => `'${text.replaceAll("'", "''")}'`;
+
+/** What of the database goes with a project: its edges, plans and scraps, and what those need. */
+export function shareOf(projectId: string): Share {
+  const edges = `SELECT id FROM edges WHERE projectId = ${quoted(projectId)}`;
+  const plans = `SELECT id FROM plans WHERE edgeId IN (${edges})`;
+  const ofPlans = (column: string) => `SELECT ${column} FROM plans WHERE edgeId IN (${edges})`;
+  const cloths = `id IN (SELECT clothId FROM edges WHERE projectId = ${quoted(projectId)})
+    OR id IN (${ofPlans('stripClothId')})`;
+  const attempts = `planId IN (${plans})`;
+  return {
+    cloths,
+    machines: `id IN (${ofPlans('machineId')})`,
+    feet: `id IN (${ofPlans('footId')})`,
+    projects: `id = ${quoted(projectId)}`,
+    edges: `projectId = ${quoted(projectId)}`,
+    plans: `edgeId IN (${edges})`,
+    attempts,
+    photos: `id IN (SELECT photoId FROM attempts WHERE ${attempts})
+      OR id IN (SELECT photoId FROM cloths WHERE ${cloths})`,
+  };
+}
+
+const rowsAtOnce = 100;
+
+/** Rows of a table, a lot at a time. */
+async function* lotsOf(models: Models, table: RecordTable | 'photos'): AsyncGenerator<Row[]> {
+  for (let offset = 0; ; offset += rowsAtOnce) {
+    const rows = await models[table].findAll({ order: ['id'], limit: rowsAtOnce, offset });
+    yield rows.map((row) => row.get({ plain: true }) as Row);
+    if (rows.length < rowsAtOnce) return;
+  }
+}
+
+/** Parents before children. */
+const order: readonly RecordTable[] = [
+  ...recordTables.filter((table) => !['edges', 'plans', 'attempts'].includes(table)),
+  'edges',
+  'plans',
+  'attempts',
+];
+
+/**
+ * Adds what a database made from a project's archive holds and this one does not. What is here
+ * already stays as it is here; all of it is one change, which undo takes back.
+ *
+ * @returns how many records of each table were added
+ */
+export async function addFrom(
+  store: Store,
+  file: string,
+  by: Author,
+): Promise<Record<string, number>> {
+  const sequelize = new Sequelize({
+    dialect: 'sqlite',
+    dialectModule: durableSqlite,
+    storage: file,
+    logging: false,
+  });
+  const counts: Record<string, number> = {};
+  try {
+    const from = defineModels(sequelize);
+    const [project] = await from.projects.findAll({ limit: 1 });
+    await store.change(
+      `project “${String(project?.get('name') ?? '')}” taken in`,
+      async (change) => {
+        for await (const photos of lotsOf(from, 'photos')) {
+          await change.keepPhotos(photos as never);
+        }
+        for (const table of order) {
+          if (table === 'preferences') continue;
+          counts[table] = 0;
+          for await (const lot of lotsOf(from, table)) {
+            const added = [];
+            for (const row of lot) {
+              if (await change.find(table, row.id)) continue;
+              added.push({ ...draftOfRow(row), id: row.id, createdAt: row['createdAt'] });
+            }
+            await change.createMany(table, added);
+            counts[table] += added.length;
+          }
+        }
+      },
+      by,
+    );
+  } finally {
+    await sequelize.close();
+  }
+  return counts;
+}
