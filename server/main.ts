@@ -21,7 +21,7 @@ async function main(): Promise<void> {
   const database = await openDatabase(settings.dataFolder, { evenWithoutWal });
   const store = new Store(database);
   await fillWhenEmpty(store);
-  keepDaily(store);
+  const endDaily = keepDaily(store, log);
 
   const clientFolder = resolve(import.meta.dirname, '../client');
   const fontFile = createRequire(import.meta.url).resolve(
@@ -58,6 +58,7 @@ async function main(): Promise<void> {
     if (stopping) return;
     stopping = true;
     pictures.close();
+    endDaily();
     server.close(() => {
       void store
         .settle()

@@ -3,7 +3,7 @@ import { durableSqlite } from '../database/durable-sqlite';
 import { defineModels, recordTables, type Models, type RecordTable } from '../database/models';
 import type { Author } from '../http/author';
 import { draftOfRow, type Row } from '../store/journal';
-import type { Store } from '../store/store';
+import type { Change, Store } from '../store/store';
 import type { Share } from './write-archive';
 
 const quoted = (text: string) => `'${text.replaceAll("'", "''")}'`;
@@ -38,6 +38,13 @@ async function* lotsOf(models: Models, table: RecordTable | 'photos'): AsyncGene
     yield rows.map((row) => row.get({ plain: true }) as Row);
     if (rows.length < rowsAtOnce) return;
   }
+}
+
+/** A scrap that outlived its plan hangs on it again when the plan comes back. */
+async function hangAgain(change: Change, table: RecordTable, here: Row, came: Row): Promise<void> {
+  const { planId } = came;
+  if (table !== 'attempts' || here['planId'] !== null || typeof planId !== 'string') return;
+  await change.update('attempts', here.id, here.version, { planId });
 }
 
 /** Parents before children. */
@@ -81,8 +88,9 @@ export async function addFrom(
           for await (const lot of lotsOf(from, table)) {
             const added = [];
             for (const row of lot) {
-              if (await change.find(table, row.id)) continue;
-              added.push({ ...draftOfRow(row), id: row.id, createdAt: row['createdAt'] });
+              const here = await change.find(table, row.id);
+              if (here) await hangAgain(change, table, here, row);
+              else added.push({ ...draftOfRow(row), id: row.id, createdAt: row['createdAt'] });
             }
             await change.createMany(table, added);
             counts[table] += added.length;

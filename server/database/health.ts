@@ -36,7 +36,7 @@ export class Health {
     const trouble = this.trouble;
     if (trouble) return trouble;
     try {
-      await this.database.connection.rows('SELECT count(*) FROM SequelizeMeta');
+      await this.database.watch.rows('SELECT count(*) FROM SequelizeMeta');
       return null;
     } catch (error) {
       const found = this.failed(error);

@@ -19,8 +19,10 @@ export interface Database {
   readonly file: string;
   readonly sequelize: Sequelize;
   readonly models: Models;
-  /** For what only SQLite itself can do, and for what must not wait behind the records. */
+  /** For what only SQLite itself can do. */
   readonly connection: Connection;
+  /** For looking whether all is well, which must not wait behind anything else. */
+  readonly watch: Connection;
   /** Which file was opened; another one under its name is another database. */
   readonly inode: bigint;
   close(): Promise<void>;
@@ -67,12 +69,14 @@ async function openedBeside(
     logging: false,
   });
   await sequelize.query('SELECT 1');
+  const watch = await Connection.open(file, 'read');
   return {
-    ...{ folder, file, sequelize, connection },
+    ...{ folder, file, sequelize, connection, watch },
     models: defineModels(sequelize),
     inode: statSync(file, { bigint: true }).ino,
     async close() {
       await sequelize.close();
+      await watch.close();
       await closeInOrder(connection).catch(() => undefined);
       await connection.close();
       await lock.release();

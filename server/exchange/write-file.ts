@@ -12,24 +12,28 @@ import { columns } from './columns';
 import { cellsOf } from './flat';
 import { exchanged } from './record';
 
-const byId = (a: Row, b: Row) => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
-
-async function sorted(store: Store, table: ExchangeTable): Promise<Record<string, unknown>[]> {
-  return (await store.list(table)).sort(byId).map((row) => exchanged(table, row));
+/** Records of a table by their ids, a lot at a time, so that no list keeps others waiting. */
+async function* lotsOf(
+  store: Store,
+  table: ExchangeTable,
+): AsyncGenerator<Record<string, unknown>[]> {
+  let last = '';
+  for (;;) {
+    const rows: Row[] = await store.after(table, last);
+    if (rows.length === 0) return;
+    last = rows.at(-1)!.id;
+    yield rows.map((row) => exchanged(table, row));
+  }
 }
 
-/** A table as CSV after RFC 4180, no cell of which a spreadsheet works out. */
-export async function csvOf(store: Store, table: ExchangeTable): Promise<string> {
-  const records = await sorted(store, table);
-  return (
-    Papa.unparse(
-      {
-        fields: columns[table].map(({ name }) => name),
-        data: records.map((record) => cellsOf(table, record)),
-      },
-      { newline: '\r\n' },
-    ) + '\r\n'
-  );
+/** A table as CSV after RFC 4180, no cell of which a spreadsheet works out; in parts. */
+export async function* csvOf(store: Store, table: ExchangeTable): AsyncGenerator<string> {
+  const line = (cells: readonly string[]) =>
+    `${Papa.unparse([[...cells]], { newline: '\r\n' })}\r\n`;
+  yield line(columns[table].map(({ name }) => name));
+  for await (const lot of lotsOf(store, table)) {
+    yield lot.map((record) => line(cellsOf(table, record))).join('');
+  }
 }
 
 /** The JSON files there are: what is in them, and the name they carry. */
@@ -38,21 +42,41 @@ export const jsonFiles = {
   'sample-book.json': { format: bookFormat, holds: ['attempts'] },
 } as const satisfies Record<string, { format: string; holds: readonly ExchangeTable[] }>;
 
-/** A file whole, with its photos, as JSON; the same records give the same bytes. */
-export async function jsonOf(store: Store, name: keyof typeof jsonFiles): Promise<string> {
+/** Values as a list in JSON, one after another; an empty list is closed at once. */
+async function* listOf(name: string, values: AsyncIterable<unknown>): AsyncGenerator<string> {
+  yield `  ${JSON.stringify(name)}: [`;
+  let any = false;
+  for await (const value of values) {
+    yield `${any ? ',' : ''}\n    ${JSON.stringify(value, null, 2).replaceAll('\n', '\n    ')}`;
+    any = true;
+  }
+  yield any ? '\n  ]' : ']';
+}
+
+/** A file whole, with its photos, as JSON in parts; the same records give the same bytes. */
+export async function* jsonOf(store: Store, name: keyof typeof jsonFiles): AsyncGenerator<string> {
   const { format, holds } = jsonFiles[name];
-  const tables: Record<string, Record<string, unknown>[]> = {};
-  for (const table of holds) tables[table] = await sorted(store, table);
-  const used = new Set(
-    Object.values(tables).flatMap((records) => records.map(({ photoId }) => photoId)),
-  );
-  const photos = await store.database.models.photos.findAll({ order: [['id', 'ASC']] });
-  const sent = photos
-    .filter((photo) => used.has(photo.get('id')))
-    .map((photo) => ({
-      id: photo.get('id'),
-      base64: (photo.get('bytes') as Buffer).toString('base64'),
-    }));
-  const file = { format, version: exchangeVersion, ...tables, photos: sent };
-  return `${JSON.stringify(file, null, 2)}\n`;
+  const used = new Set<string>();
+  async function* records(table: ExchangeTable): AsyncGenerator<unknown> {
+    for await (const lot of lotsOf(store, table)) {
+      for (const record of lot) {
+        const { photoId } = record;
+        if (typeof photoId === 'string') used.add(photoId);
+        yield record;
+      }
+    }
+  }
+  async function* photos(): AsyncGenerator<unknown> {
+    for (const id of [...used].sort()) {
+      const photo = await store.photo(id);
+      if (photo) yield { id, base64: photo.toString('base64') };
+    }
+  }
+  yield `{\n  "format": ${JSON.stringify(format)},\n  "version": ${exchangeVersion},\n`;
+  for (const table of holds) {
+    yield* listOf(table, records(table));
+    yield ',\n';
+  }
+  yield* listOf('photos', photos());
+  yield '\n}\n';
 }

@@ -1,7 +1,8 @@
 import type { NextFunction, Request, Response } from 'express';
 import type { Logger } from 'pino';
-import { ForeignKeyConstraintError } from 'sequelize';
-import type { ErrorBody } from '../../contract/error';
+import { ForeignKeyConstraintError, UniqueConstraintError } from 'sequelize';
+import { ZodError } from 'zod';
+import { issuesOf, type ErrorBody } from '../../contract/error';
 import type { Health } from '../database/health';
 import { Impossible } from '../../core/impossible';
 import { Refusal } from './refusal';
@@ -39,10 +40,19 @@ function refusalFor(error: unknown, health: Health): Refusal | null {
   if (error instanceof Impossible) {
     return new Refusal(400, 'impossible', error.message, [...error.issues]);
   }
+  if (error instanceof ZodError) {
+    // A body is refused where it is read; this is a record of another time that no longer fits.
+    const issues = issuesOf(error);
+    const message = `What is stored is not as it should be. ${issues[0]?.path}: ${issues[0]?.message}`;
+    return new Refusal(409, 'unsound-record', message, issues);
+  }
   const trouble = health.failed(error);
   if (trouble) return new Refusal(503, trouble.kind, trouble.message);
   if (error instanceof URIError) {
     return new Refusal(400, 'invalid-request', 'The address holds a broken % code.');
+  }
+  if (error instanceof UniqueConstraintError) {
+    return new Refusal(409, 'id-taken', 'Another record has this id already.');
   }
   if (error instanceof ForeignKeyConstraintError) {
     return new Refusal(409, 'in-use', 'Something else still points at this record.');

@@ -1,4 +1,7 @@
 import { randomUUID } from 'node:crypto';
+import { once } from 'node:events';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
 import express, { Router, type Request } from 'express';
 import { exchangeTables, importJob, mostImportBytes } from '../../contract/exchange';
 import { takeSnapshot } from '../database/snapshots';
@@ -75,11 +78,13 @@ export function exchangeRoutes(store: Store, importer: Importer): Router {
     const csv = exchangeTables.find((table) => name === csvName(table));
     const whole = Object.hasOwn(jsonFiles, name) ? (name as keyof typeof jsonFiles) : null;
     if (!whole && !csv) throw notFound('export', name);
-    const text = csv ? await csvOf(store, csv) : await jsonOf(store, whole!);
+    const parts = Readable.from(csv ? csvOf(store, csv) : jsonOf(store, whole!));
+    // The first part is there before the answer begins: what goes wrong at once is still told.
+    await once(parts, 'readable');
     response
       .set('Content-Disposition', `attachment; filename="${name}"`)
-      .type(csv ? 'text/csv; charset=utf-8' : 'application/json')
-      .send(text);
+      .type(csv ? 'text/csv; charset=utf-8' : 'application/json');
+    await pipeline(parts, response).catch(() => response.destroy());
   });
 
   router.get('/import/progress/:job', (request, response) => {

@@ -8,7 +8,6 @@ import type { Store } from '../store/store';
 /** Photos: sent as the bytes of a picture, kept under their hash. */
 export function photoRoutes(store: Store, pictures: Pictures): Router {
   const router = Router();
-  const { photos } = store.database.models;
 
   router.post(
     '/photos',
@@ -27,12 +26,12 @@ export function photoRoutes(store: Store, pictures: Pictures): Router {
 
   router.get('/photos/:id', async (request, response) => {
     const { id } = request.params;
-    const row = photoId.safeParse(id).success ? await photos.findByPk(id) : null;
-    if (!row) throw notFound('photo', id);
+    const bytes = photoId.safeParse(id).success ? await store.photo(id) : null;
+    if (!bytes) throw notFound('photo', id);
     response
       .set('Cache-Control', 'private, max-age=31536000, immutable')
-      .type(pictureType(row.get('bytes') as Buffer))
-      .send(row.get('bytes'));
+      .type(pictureType(bytes))
+      .send(bytes);
   });
   return router;
 }

@@ -83,18 +83,20 @@ async function writeSteps(
   }
 }
 
-/** Which steps of a change: those of a table that leave a record, or take one. */
+/** Which steps of a change: those of a table with a state on the sides that are named, and on no other. */
 interface Which {
   readonly table: RecordTable;
-  readonly side: 'before' | 'after';
-  readonly gone: boolean;
+  readonly before: boolean;
+  readonly after: boolean;
 }
+
+const isThere = (yes: boolean) => (yes ? { [Op.not]: null } : { [Op.is]: null });
 
 /** The steps of a change, a part at a time. */
 async function* stepsOf(
   { steps }: Models,
   changeId: number,
-  { table, side, gone }: Which,
+  { table, before, after }: Which,
   transaction: Transaction,
 ): AsyncGenerator<Step[]> {
   let last = -1;
@@ -102,7 +104,7 @@ async function* stepsOf(
     const rows = await steps.findAll({
       where: {
         ...{ changeId, table, position: { [Op.gt]: last } },
-        [side]: gone ? { [Op.is]: null } : { [Op.not]: null },
+        ...{ before: isThere(before), after: isThere(after) },
       },
       order: [['position', 'ASC']],
       limit: partSize,
@@ -153,8 +155,17 @@ export async function bringTo(
 ): Promise<Step[]> {
   const done: Step[] = [];
   const other = side === 'before' ? 'after' : 'before';
+  // A record that is changed may point at one that comes back only after it.
+  await models.changes.sequelize?.query('PRAGMA defer_foreign_keys = ON', { transaction });
+  const write = async (table: RecordTable, which: Omit<Which, 'table'>) => {
+    for await (const some of stepsOf(models, changeId, { table, ...which }, transaction)) {
+      done.push(...(await writeBack(models[table], table, side, some, transaction)));
+    }
+  };
+  // What stays lets go first of what is taken away.
+  for (const table of writingOrder) await write(table, { before: true, after: true });
   for (const table of [...writingOrder].reverse()) {
-    const which = { table, side, gone: true };
+    const which = { table, before: other === 'before', after: other === 'after' };
     for await (const some of stepsOf(models, changeId, which, transaction)) {
       const present = await presentOf(models[table], some, transaction);
       for (const step of some) {
@@ -167,10 +178,7 @@ export async function bringTo(
     }
   }
   for (const table of writingOrder) {
-    const which = { table, side, gone: false };
-    for await (const some of stepsOf(models, changeId, which, transaction)) {
-      done.push(...(await writeBack(models[table], table, side, some, transaction)));
-    }
+    await write(table, { before: side === 'before', after: side === 'after' });
   }
   return done;
 }

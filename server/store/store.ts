@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { Transaction, literal, type WhereOptions } from 'sequelize';
+import { Op, Transaction, literal, type WhereOptions } from 'sequelize';
 import { singular, type RecordTable } from '../database/models';
 import { Health } from '../database/health';
 import type { Database } from '../database/open';
@@ -211,6 +211,22 @@ export class Store {
       ...page,
     });
     return rows.map((row) => row.get({ plain: true }) as Row);
+  }
+
+  /** The records of a table that come after an id, in the order of their ids; so many at once. */
+  async after(table: RecordTable, id: string): Promise<Row[]> {
+    const rows = await this.database.models[table].findAll({
+      where: { id: { [Op.gt]: id } },
+      order: [['id', 'ASC']],
+      limit: rowsAtOnce,
+    });
+    return rows.map((row) => row.get({ plain: true }) as Row);
+  }
+
+  /** The bytes of a photo; null when there is none. */
+  async photo(id: string): Promise<Buffer | null> {
+    const row = await this.database.models.photos.findByPk(id);
+    return row ? (row.get('bytes') as Buffer) : null;
   }
 
   /** How many records of a table there are. */
