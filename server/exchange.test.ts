@@ -104,7 +104,8 @@ describe('CSV', () => {
     await wipe();
     const drafts = nasty.map((name, i) => ({
       id: `n${i}`,
-      name: `${name}${i}`,
+      // A name has no line breaks; a note has.
+      name: `${name.replace('\n', ' ')}${i}`,
       size: 80,
       point: 'ball',
       left: 1,

@@ -19,7 +19,9 @@ async function main(): Promise<void> {
   const log = pino({ level: settings.logLevel });
   const { evenWithoutWal } = settings;
   const database = await openDatabase(settings.dataFolder, { evenWithoutWal });
-  const store = new Store(database);
+  const beside = (name: string) => resolve(import.meta.dirname, name);
+  const compute = computeOnThreads(beside('compute-worker.js'));
+  const store = new Store(database, compute);
   await fillWhenEmpty(store);
   const endDaily = keepDaily(store, log);
 
@@ -27,8 +29,6 @@ async function main(): Promise<void> {
   const fontFile = createRequire(import.meta.url).resolve(
     '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-400-normal.woff',
   );
-  const beside = (name: string) => resolve(import.meta.dirname, name);
-  const compute = computeOnThreads(beside('compute-worker.js'));
   const pictures = picturesApart(beside('picture-process.js'));
   const importer = importOnThread(beside('import-worker.js'), database, pictures);
   const parts = {

@@ -16,7 +16,7 @@ import { importHere } from './work/importer';
 /** A real server on a real database file, for one test file. */
 export async function startServer(dataFolder = mkdtempSync(join(tmpdir(), 'pin-margin-'))) {
   const database = await openDatabase(dataFolder);
-  const store = new Store(database);
+  const store = new Store(database, computeHere);
   await fillWhenEmpty(store);
   const fontFile = resolve(
     'node_modules/@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-400-normal.woff',

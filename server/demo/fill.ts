@@ -10,7 +10,7 @@ export async function fillWhenEmpty(store: Store): Promise<void> {
   const { models, sequelize } = store.database;
   if ((await models.preferences.count()) > 0) return;
   await sequelize.transaction(async (transaction) => {
-    const change = new Change(store.database, transaction);
+    const change = new Change(store.database, transaction, store.sums);
     await change.create('preferences', { unit: 'mm', inchRounding: '1/16', schools: {} }, 'mine');
     for (const { table, id, draft } of wardrobe()) await change.create(table, draft, id);
   });

@@ -60,6 +60,9 @@ export function picturesApart(file: string): Pictures {
     return child;
   };
 
+  // Begun before anyone sends a picture: beginning a process keeps this one waiting.
+  ready();
+
   const one = (asked: PictureAsked): Promise<Told<KeptPhoto>> =>
     new Promise((done, failed) => {
       const process = ready();

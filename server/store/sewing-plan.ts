@@ -11,7 +11,6 @@ import { dialIssues } from '../../core/plan/dial-issues';
 import { judge } from '../../core/plan/judge';
 import { footNameOn, sewingPlanOf, workRequestOf } from '../../core/plan/of-records';
 import { passesOf } from '../../core/plan/passes';
-import { alongBestOrFirst } from '../../core/plan/ride';
 import { setUpOf } from '../../core/plan/set-up-of';
 import { clothDraft } from '../../contract/cloth';
 import { footDraft, machineDraft } from '../../contract/kit';
@@ -95,7 +94,7 @@ export async function assemble(change: Change, draft: PlanDraft): Promise<Assemb
   });
   return {
     finish,
-    plan: sewingPlan.parse(alongBestOrFirst(finish, kept)),
+    plan: sewingPlan.parse(await change.sums.inner('ride', { finish: finish.id, plan: kept })),
     names: {
       cloth: String(cloth['name']),
       machine: machine.name,

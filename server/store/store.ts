@@ -6,6 +6,7 @@ import type { Database } from '../database/open';
 import { nobody, type Author } from '../http/author';
 import { Refusal, notFound } from '../http/refusal';
 import type { KeptPhoto } from '../photos/keep-photo';
+import type { Compute } from '../work/compute';
 import { keepSound } from './invariants';
 import { allSteps, bringTo, joined, writeDown, type Row, type Step } from './journal';
 
@@ -20,6 +21,7 @@ export class Change {
   constructor(
     private readonly database: Database,
     private readonly transaction: Transaction,
+    readonly sums: Compute,
   ) {}
 
   async find(table: RecordTable, id: string): Promise<Row | null> {
@@ -187,7 +189,10 @@ export class Store {
   /** Writes go one after another: the file has one writer, and undo needs one order. */
   private last: Promise<unknown> = Promise.resolve();
   private readonly listeners = new Set<(told: Told) => void>();
-  constructor(readonly database: Database) {
+  constructor(
+    readonly database: Database,
+    readonly sums: Compute,
+  ) {
     this.health = new Health(database);
   }
 
@@ -257,7 +262,7 @@ export class Store {
   ): Promise<T> {
     let steps: readonly Step[] = [];
     const result = await this.inTurn(async (transaction) => {
-      const change = new Change(this.database, transaction);
+      const change = new Change(this.database, transaction, this.sums);
       const made = await work(change);
       await keepSound(change);
       if (change.steps.length > 0) {
@@ -273,12 +278,14 @@ export class Store {
 
   /** Reads through a change that writes nothing. */
   reading<T>(work: (change: Change) => Promise<T>): Promise<T> {
-    return this.inTurn((transaction) => work(new Change(this.database, transaction)));
+    return this.inTurn((transaction) => work(new Change(this.database, transaction, this.sums)));
   }
 
   /** Keeps photos; not journalled, since a photo nobody points at harms nobody. */
   keepPhotos(photos: readonly KeptPhoto[]): Promise<void> {
-    return this.inTurn((transaction) => new Change(this.database, transaction).keepPhotos(photos));
+    return this.inTurn((transaction) =>
+      new Change(this.database, transaction, this.sums).keepPhotos(photos),
+    );
   }
 
   /** The labels of what undo and redo would do for a person. */
@@ -314,7 +321,7 @@ export class Store {
         const word = undoing ? 'undo' : 'redo';
         throw new Refusal(409, `nothing-to-${word}`, `There is nothing to ${word}.`);
       }
-      const back = new Change(this.database, transaction);
+      const back = new Change(this.database, transaction, this.sums);
       const id = Number(change.get('id'));
       back.steps.push(...(await bringTo(this.database, side, id, transaction)));
       await keepSound(back);

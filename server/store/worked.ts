@@ -1,9 +1,8 @@
 import { Op } from 'sequelize';
 import type { WorkedBefore } from '../../contract/book';
 import type { AttemptRecord } from '../../contract/records';
-import { carryOver } from '../../core/book/carry';
 import { nearestKept, type Seeker } from '../../core/book/nearest';
-import { skillsOf, type Skill } from '../../core/book/skill';
+import type { Skill } from '../../core/book/skill';
 import { guidances } from '../../core/kit/foot';
 import { LatestScraps } from './latest-scraps';
 import { assemble, planDraftOf } from './sewing-plan';
@@ -53,7 +52,7 @@ export async function workedBefore(store: Store, planId: string): Promise<Worked
   return {
     nearest,
     ...(finish.margin(plan.fold.variant)
-      ? carryOver(plan, ofFoot, ofHand)
+      ? await store.sums.inner('carried', { plan, ofFoot, ofHand })
       : { carried: {}, from: { sameSetUp: null, foot: null, hand: null } }),
   };
 }
@@ -64,5 +63,5 @@ export async function skillOverTime(store: Store): Promise<Skill[]> {
   const scraps = await Promise.all(
     guidances.map(async (guidance) => latest.ofFeet(await feetWith(store, guidance))),
   );
-  return skillsOf(scraps.flat());
+  return store.sums.inner('skills', scraps.flat());
 }

@@ -1,7 +1,9 @@
 import { availableParallelism } from 'node:os';
 import { Piscina } from 'piscina';
 import { computations, type Computation } from '../compute/computations';
+import { innerSums, type InnerSum } from '../compute/inner-sums';
 import { Refusal } from '../http/refusal';
+import type { Asked } from './compute-worker';
 import { FairQueue, Full } from './fair-queue';
 import { heard, type Told } from './told-refusal';
 
@@ -13,11 +15,17 @@ export interface Compute {
    * @throws Refusal when the body is refused, 503 when too much waits or it takes too long
    */
   run(name: Computation, body: unknown, client: string, gone: AbortSignal): Promise<string>;
+  /** Works out a sum that the server needs for itself. */
+  inner<N extends InnerSum>(
+    name: N,
+    given: Parameters<(typeof innerSums)[N]>[0],
+  ): Promise<ReturnType<(typeof innerSums)[N]>>;
 }
 
 /** On the thread that asks; where there are no others, as in tests. */
 export const computeHere: Compute = {
   run: async (name, body) => JSON.stringify(computations[name](body)),
+  inner: async (name, given) => innerSums[name](given as never) as never,
 };
 
 /** Nothing here takes a tenth of it; what does is stuck. */
@@ -27,27 +35,30 @@ const memoryMb = 400;
 /** On threads of their own, one core being left to whoever answers. */
 export function computeOnThreads(file: string): Compute {
   const threads = Math.max(1, availableParallelism() - 1);
-  const pool = new Piscina<{ name: Computation; body: unknown }, Told<string>>({
+  const pool = new Piscina<Asked, Told<unknown>>({
     filename: file,
     minThreads: 1,
     maxThreads: threads,
     resourceLimits: { maxOldGenerationSizeMb: memoryMb },
   });
   const queue = new FairQueue({ atOnce: threads, waitingOfOne: 32, waiting: 256 });
+  const run = async (asked: Asked, client: string, gone: AbortSignal): Promise<unknown> => {
+    try {
+      return heard(
+        await queue.run(
+          client,
+          () => pool.run(asked, { signal: AbortSignal.any([gone, deadline()]) }),
+          gone,
+        ),
+      );
+    } catch (error) {
+      throw refusalOf(error, gone) ?? error;
+    }
+  };
+  const stays = new AbortController().signal;
   return {
-    async run(name, body, client, gone) {
-      try {
-        return heard(
-          await queue.run(
-            client,
-            () => pool.run({ name, body }, { signal: AbortSignal.any([gone, deadline()]) }),
-            gone,
-          ),
-        );
-      } catch (error) {
-        throw refusalOf(error, gone) ?? error;
-      }
-    },
+    run: async (name, body, client, gone) => String(await run({ name, body }, client, gone)),
+    inner: async (name, given) => (await run({ inner: name, given }, 'the house', stays)) as never,
   };
 }
 

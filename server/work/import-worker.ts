@@ -9,18 +9,25 @@ import { lotsOf, type FromThread, type ToThread } from './importer';
 import { heard, told, type Told } from './told-refusal';
 
 /** A thread's whole life: a file in, what would become of it out, and then its rows, lot by lot. */
-const { bytes, database } = workerData as { bytes: Uint8Array; database: string };
+const { database } = workerData as { database: string };
+const sequelize = new Sequelize({
+  dialect: 'sqlite',
+  dialectModule: durableSqlite,
+  storage: database,
+  logging: false,
+});
+const stored = storedIn(defineModels(sequelize));
 const say = (message: FromThread) => parentPort?.postMessage(message);
 let lots: Iterator<Judged['rows']> | null = null;
 let unpacked: ((result: Told<KeptPhoto>) => void) | null = null;
 
 parentPort?.on('message', (message: ToThread) => {
-  if (message.is === 'picture') {
-    unpacked?.(message.result);
-    return;
+  if (message.is === 'look') void look(Buffer.from(message.bytes));
+  else if (message.is === 'picture') unpacked?.(message.result);
+  else {
+    const next = lots?.next();
+    say({ is: 'lot', rows: !next || next.done ? null : next.value });
   }
-  const next = lots?.next();
-  say({ is: 'lot', rows: !next || next.done ? null : next.value });
 });
 
 async function sent(picture: Buffer, path: string): Promise<KeptPhoto> {
@@ -29,24 +36,13 @@ async function sent(picture: Buffer, path: string): Promise<KeptPhoto> {
   return heard(await result);
 }
 
-async function judge(): Promise<Judged> {
-  const sequelize = new Sequelize({
-    dialect: 'sqlite',
-    dialectModule: durableSqlite,
-    storage: database,
-    logging: false,
-  });
-  const help = { ...storedIn(defineModels(sequelize)), sent };
-  const judged = await judgeFile(Buffer.from(bytes), help, (done, total) =>
-    say({ is: 'progress', done, total }),
+async function look(bytes: Buffer): Promise<void> {
+  lots = null;
+  const result = await told(() =>
+    judgeFile(bytes, { ...stored, sent }, (done, total) => say({ is: 'progress', done, total })),
   );
-  await sequelize.close();
-  return judged;
-}
-
-void told(judge).then((result) => {
   if ('refused' in result) return say({ is: 'judged', result });
   lots = lotsOf(result.ok);
   const { rows: _rows, ...ok } = result.ok;
   say({ is: 'judged', result: { ok } });
-});
+}

@@ -69,22 +69,46 @@ export type FromThread =
   | { readonly is: 'judged'; readonly result: Told<Omit<Looked, 'lots'>> }
   | { readonly is: 'lot'; readonly rows: readonly JudgedRow[] | null };
 export type ToThread =
-  { readonly is: 'picture'; readonly result: Told<KeptPhoto> } | { readonly is: 'next' };
+  | { readonly is: 'look'; readonly bytes: Uint8Array }
+  | { readonly is: 'picture'; readonly result: Told<KeptPhoto> }
+  | { readonly is: 'next' };
 
 const deadlineMs = 60_000;
 const memoryMb = 1024;
 
-/** On a thread of its own, one file at a time. */
-export function importOnThread(file: string, { file: database }: Database, pictures: Pictures) {
-  const queue = new FairQueue({ atOnce: 1, waitingOfOne: 2, waiting: 8 });
-  const importer: Importer = {
+/** On a thread of its own, one file at a time; the thread stays for the next one. */
+export function importOnThread(
+  file: string,
+  { file: database }: Database,
+  pictures: Pictures,
+): Importer {
+  const queue = new FairQueue({ atOnce: 1, waitingOfOne: 8, waiting: 16 });
+  let idle: Worker | null = null;
+  const ready = () =>
+    new Worker(file, {
+      workerData: { database },
+      resourceLimits: { maxOldGenerationSizeMb: memoryMb },
+    });
+  const lookOn = async <T>(looking: Looking, use: (looked: Looked) => Promise<T>): Promise<T> => {
+    const worker = idle ?? ready();
+    idle = null;
+    const reading = new Reading(worker, pictures, looking);
+    try {
+      const result = await use(await reading.judged());
+      if (reading.end()) idle = worker;
+      return result;
+    } catch (error) {
+      if (reading.end()) idle = worker;
+      throw error;
+    }
+  };
+  // Begun before anyone sends a file, so that the first one need not wait for it.
+  idle = ready();
+  idle.unref();
+  return {
     async look(looking, use) {
       try {
-        return await queue.run(
-          looking.client,
-          () => lookOn(new Thread(file, database, pictures, looking), use),
-          looking.gone,
-        );
+        return await queue.run(looking.client, () => lookOn(looking, use), looking.gone);
       } catch (error) {
         if (error instanceof Full) {
           throw new Refusal(503, 'busy', 'Other files are being read; send it again in a while.');
@@ -93,53 +117,33 @@ export function importOnThread(file: string, { file: database }: Database, pictu
       }
     },
   };
-  return importer;
 }
 
-async function lookOn<T>(thread: Thread, use: (looked: Looked) => Promise<T>): Promise<T> {
-  try {
-    return await use(await thread.judged());
-  } finally {
-    thread.end();
-  }
-}
-
-/** One thread that reads one file. */
-class Thread {
-  private readonly worker: Worker;
+/** One file on its way through the thread. */
+class Reading {
   private waiting: { done(message: FromThread): void; failed(error: Error): void } | null = null;
   private over: Error | null = null;
   private readonly late: ReturnType<typeof setTimeout>;
 
-  constructor(file: string, database: string, pictures: Pictures, looking: Looking) {
-    const { bytes, client, gone, progress } = looking;
-    this.worker = new Worker(file, {
-      workerData: { bytes, database },
-      resourceLimits: { maxOldGenerationSizeMb: memoryMb },
-    });
+  constructor(
+    private readonly worker: Worker,
+    private readonly pictures: Pictures,
+    private readonly looking: Looking,
+  ) {
     this.late = setTimeout(
       () => this.fail(new Refusal(503, 'too-slow', 'Reading this file takes too long; part it.')),
       deadlineMs,
     );
-    gone.addEventListener('abort', () =>
-      this.fail(new Refusal(503, 'gone', 'Nobody waits for this any more.')),
-    );
-    this.worker.on('message', (message: FromThread) => {
-      if (message.is === 'progress') progress(message.done, message.total);
-      else if (message.is === 'picture') void this.unpack(pictures, message, client);
-      else this.waiting?.done(message);
-    });
-    this.worker.on('error', (error: NodeJS.ErrnoException) =>
-      this.fail(
-        error.code === 'ERR_WORKER_OUT_OF_MEMORY'
-          ? new Refusal(400, 'too-large', 'Reading this file takes too much memory; part it.')
-          : error,
-      ),
-    );
+    looking.gone.addEventListener('abort', this.left);
+    worker.on('message', this.heard);
+    worker.on('error', this.broken);
   }
 
   async judged(): Promise<Looked> {
-    const message = await this.next();
+    const answer = this.next();
+    const { bytes } = this.looking;
+    this.worker.postMessage({ is: 'look', bytes } satisfies ToThread);
+    const message = await answer;
     if (message.is !== 'judged') throw new Error(`Not expected now: ${message.is}.`);
     const looked = heard(message.result);
     const photos = looked.photos.map((photo) => ({ ...photo, bytes: Buffer.from(photo.bytes) }));
@@ -156,10 +160,31 @@ class Thread {
     }
   }
 
-  end(): void {
+  /** Lets go of the thread. @returns whether it can read another file */
+  end(): boolean {
     clearTimeout(this.late);
-    void this.worker.terminate();
+    this.looking.gone.removeEventListener('abort', this.left);
+    this.worker.off('message', this.heard);
+    this.worker.off('error', this.broken);
+    if (this.over) void this.worker.terminate();
+    return this.over === null;
   }
+
+  private readonly left = () =>
+    this.fail(new Refusal(503, 'gone', 'Nobody waits for this any more.'));
+
+  private readonly broken = (error: NodeJS.ErrnoException) =>
+    this.fail(
+      error.code === 'ERR_WORKER_OUT_OF_MEMORY'
+        ? new Refusal(400, 'too-large', 'Reading this file takes too much memory; part it.')
+        : error,
+    );
+
+  private readonly heard = (message: FromThread) => {
+    if (message.is === 'progress') this.looking.progress(message.done, message.total);
+    else if (message.is === 'picture') void this.unpack(message);
+    else this.waiting?.done(message);
+  };
 
   private next(): Promise<FromThread> {
     if (this.over) return Promise.reject(this.over);
@@ -169,16 +194,18 @@ class Thread {
   private fail(error: Error): void {
     this.over = error;
     this.waiting?.failed(error);
-    this.end();
   }
 
-  private async unpack(
-    pictures: Pictures,
-    { bytes, path }: { readonly bytes: Uint8Array; readonly path: string },
-    client: string,
-  ): Promise<void> {
+  private async unpack({
+    bytes,
+    path,
+  }: {
+    readonly bytes: Uint8Array;
+    readonly path: string;
+  }): Promise<void> {
+    const { client } = this.looking;
     try {
-      const ok = await pictures.run('sent', Buffer.from(bytes), path, client);
+      const ok = await this.pictures.run('sent', Buffer.from(bytes), path, client);
       this.worker.postMessage({ is: 'picture', result: { ok } } satisfies ToThread);
     } catch (error) {
       if (!(error instanceof Refusal)) return this.fail(error as Error);

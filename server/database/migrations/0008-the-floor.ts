@@ -1,4 +1,5 @@
 import type { Migration } from '../migration';
+import type { Tables } from '../tables';
 
 /** What the book is searched by; the words of a scrap, told to the index whenever they change. */
 const searched = 'clothName, machineName, footName, note';
@@ -30,6 +31,18 @@ const stepsApart = `INSERT INTO steps (changeId, position, "table", recordId, be
       ORDER BY j.key ROWS BETWEEN UNBOUNDED PRECEDING AND UNBOUNDED FOLLOWING)
   ) WHERE turn = 1 AND NOT (first IS NULL AND last IS NULL)`;
 
+const named = ['cloths', 'machines', 'feet', 'needles', 'threads', 'projects', 'edges'];
+const control = /[\p{Cc}\u2028\u2029\u202a-\u202e\u2066-\u2069]+/gu;
+
+/** Names had no rule about what can't be seen; what is in one becomes a space. */
+async function cleanNames(tables: Tables, table: string): Promise<void> {
+  for (const { id, name } of await tables.rows(`SELECT id, name FROM "${table}"`)) {
+    const clean = String(name).replace(control, ' ').trim() || 'Unnamed';
+    if (clean === name || id === undefined) continue;
+    await tables.run(`UPDATE "${table}" SET name = ? WHERE id = ?`, [clean, id]);
+  }
+}
+
 /**
  * Whose a change is, its writes one by one, and an index of the words of the book; and values that
  * older steps had written down as JSON within JSON.
@@ -48,6 +61,7 @@ export const theFloor: Migration = {
          WHERE json_type("${column}") = 'text'`,
       );
     }
+    for (const table of named) await cleanNames(tables, table);
     await tables.addColumn('changes', 'by', `VARCHAR(64) NOT NULL DEFAULT ''`);
     await tables.createIndex('changes_by_undone', 'changes', '"by", undone, id');
     await tables.createIndex('changes_removal', 'changes', 'removal, undone, at');

@@ -1,0 +1,37 @@
+// `npm run hostile`: the server attacked for long. With `short`, as a part of `npm test`, for less
+// than ninety seconds. Its last lines say what held.
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { bombed } from '../hostile/bombs.mjs';
+import { folderGone, fullDisk } from '../hostile/disk.mjs';
+import { fuzz } from '../hostile/fuzz.mjs';
+import { killed } from '../hostile/kills.mjs';
+import { build, root } from './prepare.mjs';
+
+const short = process.argv.includes('short');
+build();
+const attacks = {
+  fuzz: () => fuzz(short ? 5_000 : 100_000),
+  kills: () => killed(short ? 20 : 200),
+  'a full disk': fullDisk,
+  'a folder taken away': folderGone,
+  bombs: bombed,
+};
+let passed = 0;
+let failed = 0;
+for (const [name, attack] of Object.entries(attacks)) {
+  console.log(`— ${name}`);
+  const begun = performance.now();
+  try {
+    await attack();
+    passed++;
+  } catch (error) {
+    failed++;
+    console.error(error.message);
+  }
+  console.log(`  ${((performance.now() - begun) / 1000).toFixed(1)} s`);
+}
+mkdirSync(join(root, 'test-results'), { recursive: true });
+writeFileSync(join(root, 'test-results', 'hostile.json'), JSON.stringify({ passed, failed }));
+console.log(`${passed} held, ${failed} did not`);
+process.exitCode = failed > 0 ? 1 : 0;
