@@ -19,6 +19,9 @@ export const mostImportBytes = 96 * 1024 * 1024;
 /** The name somebody gives to the reading of a file, to ask how far it is. */
 export const importJob = z.string().regex(/^[A-Za-z0-9-]{1,64}$/);
 
+/** What was sent compressed may become no larger than this, bytes: a small file can hold a huge one. */
+export const mostExpandedBytes = 8 * 1024 * 1024;
+
 export const outcomes = ['added', 'changed', 'same', 'refused'] as const;
 export type Outcome = (typeof outcomes)[number];
 

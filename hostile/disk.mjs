@@ -7,7 +7,7 @@ import { ask, expect, json, newFolder, underAttack } from './server-under-attack
 
 const thread = (i) => ({
   name: `Thread ${i}`,
-  use: 'sewing',
+  use: 'fine',
   fibre: null,
   tex: null,
   colour: '',

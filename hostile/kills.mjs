@@ -18,13 +18,13 @@ export async function killed(rounds, seed = 'thread') {
         const { status, text } = await ask(`${api}/threads/${id}`);
         expect(status === 200 && JSON.parse(text).note === note, `round ${round}: ${id} was lost`);
       }
-      const until = performance.now() + 30 + random() * 250;
+      const until = performance.now() + 100 + random() * 400;
       const write = async () => {
         while (performance.now() < until) {
           const note = `written ${++number}`;
           const draft = {
             name: `Thread ${number}`,
-            use: 'sewing',
+            use: 'fine',
             fibre: null,
             tex: null,
             colour: '',

@@ -11,7 +11,7 @@ const server = await spawnServer(folder);
 const api = `${server.address}/api`;
 const thread = (i) => ({
   name: `Thread ${i}`,
-  use: 'sewing',
+  use: 'fine',
   fibre: null,
   tex: null,
   colour: '',

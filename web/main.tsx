@@ -7,6 +7,7 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
+import { hearOfChanges } from './app/events';
 import { LengthsProvider } from './app/lengths-context';
 import { queryClient } from './app/query-client';
 import { router } from './app/router';
@@ -16,6 +17,7 @@ import { carryUnsentOver } from './app/unsent';
 setNonce(document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content ?? '');
 
 carryUnsentOver();
+hearOfChanges();
 
 const root = document.getElementById('root');
 if (root) {

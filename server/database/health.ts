@@ -1,16 +1,14 @@
-import { statSync } from 'node:fs';
+import { rmSync, statSync, writeFileSync } from 'node:fs';
 import type { Database } from './open';
 import { troubleIn, troubleOf, type FolderTrouble } from './trouble';
+
+/** Room for a change of the usual size. */
+const triedBytes = 64 * 1024;
 
 /** Whether a database can be read and written, by what was last seen of it. */
 export class Health {
   private seen: FolderTrouble | null = null;
   constructor(private readonly database: Database) {}
-
-  /** What stands in the way of writing now, as far as one can know without trying. */
-  get trouble(): FolderTrouble | null {
-    return this.missing() ?? this.seen;
-  }
 
   /** @throws FolderTrouble where writing would only make things worse */
   refuseWriting(): void {
@@ -31,17 +29,29 @@ export class Health {
     return trouble;
   }
 
-  /** Looks whether the file can be read. */
+  /** Looks whether the file can be read, and whether what stood in the way of writing is gone. */
   async look(): Promise<FolderTrouble | null> {
-    const trouble = this.trouble;
-    if (trouble) return trouble;
+    const missing = this.missing();
+    if (missing) return missing;
     try {
       await this.database.watch.rows('SELECT count(*) FROM SequelizeMeta');
-      return null;
+      if (this.seen && this.seen.kind !== 'corrupt') {
+        this.tryTheDisk();
+        this.seen = null;
+      }
     } catch (error) {
-      const found = this.failed(error);
-      if (!found) throw error;
-      return found;
+      if (!this.failed(error)) throw error;
+    }
+    return this.seen;
+  }
+
+  /** Writes a little beside the database, as nobody else writes just now. @throws Error of the system */
+  private tryTheDisk(): void {
+    const file = `${this.database.file}-try`;
+    try {
+      writeFileSync(file, Buffer.alloc(triedBytes));
+    } finally {
+      rmSync(file, { force: true });
     }
   }
 

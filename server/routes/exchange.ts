@@ -2,8 +2,13 @@ import { randomUUID } from 'node:crypto';
 import { once } from 'node:events';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import express, { Router, type Request } from 'express';
-import { exchangeTables, importJob, mostImportBytes } from '../../contract/exchange';
+import express, { Router, type Request, type RequestHandler } from 'express';
+import {
+  exchangeTables,
+  importJob,
+  mostExpandedBytes,
+  mostImportBytes,
+} from '../../contract/exchange';
 import { takeSnapshot } from '../database/snapshots';
 import type { JudgedRow } from '../exchange/judge-rows';
 import { csvOf, jsonFiles, jsonOf } from '../exchange/write-file';
@@ -54,7 +59,10 @@ const csvName = (table: (typeof exchangeTables)[number]) =>
 /** Shelf, drawer and book carried out and in, as JSON or CSV; whole or not at all. */
 export function exchangeRoutes(store: Store, importer: Importer): Router {
   const router = Router();
-  const file = express.raw({ type: () => true, limit: mostImportBytes });
+  const plain = express.raw({ type: () => true, limit: mostImportBytes });
+  const packed = express.raw({ type: () => true, limit: mostExpandedBytes });
+  const file: RequestHandler = (request, response, next) =>
+    (request.headers['content-encoding'] === undefined ? plain : packed)(request, response, next);
   const jobs = new Map<string, { done: number; total: number }>();
 
   /** Looks at a file; whoever named the job can ask meanwhile how far it is. */

@@ -142,10 +142,13 @@ class Reading {
   async judged(): Promise<Looked> {
     const answer = this.next();
     const { bytes } = this.looking;
-    this.worker.postMessage({ is: 'look', bytes } satisfies ToThread);
-    const message = await answer;
-    if (message.is !== 'judged') throw new Error(`Not expected now: ${message.is}.`);
-    const looked = heard(message.result);
+    // A large file is handed over, not copied; nobody here looks at it again.
+    const whole = bytes.byteLength === bytes.buffer.byteLength;
+    const message: ToThread = { is: 'look', bytes };
+    this.worker.postMessage(message, whole ? [bytes.buffer as ArrayBuffer] : []);
+    const said = await answer;
+    if (said.is !== 'judged') throw new Error(`Not expected now: ${said.is}.`);
+    const looked = heard(said.result);
     const photos = looked.photos.map((photo) => ({ ...photo, bytes: Buffer.from(photo.bytes) }));
     return { ...looked, photos, lots: () => this.lots() };
   }

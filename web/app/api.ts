@@ -1,4 +1,8 @@
 import type { ErrorBody } from '../../contract/error';
+import { mostListed } from '../../contract/page';
+import { whoHeaders } from './who';
+
+const asJson = { 'Content-Type': 'application/json' };
 
 /** The server's refusal of a request, with its words and fields. */
 export class ApiError extends Error {
@@ -13,10 +17,11 @@ export class ApiError extends Error {
   }
 }
 
-/** The server did not answer at all. */
+/** The server did not answer at all, or says that it can't just now. */
 export class Unreachable extends Error {
-  constructor() {
-    super('Pin Margin’s server does not answer.');
+  /** @param said why, in the server's own words, when it answered */
+  constructor(readonly said: string | null = null) {
+    super(said ?? 'Pin Margin’s server does not answer.');
     this.name = 'Unreachable';
   }
 }
@@ -38,26 +43,45 @@ export async function send<T>(method: string, path: string, body?: unknown): Pro
     method,
     // A change that is on its way outlives the page that made it.
     keepalive: method !== 'GET',
-    ...(body === undefined
-      ? {}
-      : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
+    ...(body === undefined ? {} : { headers: asJson, body: JSON.stringify(body) }),
   });
 }
 
-/** Sends a file as it is. @throws ApiError when refused, Unreachable when nobody answers */
-export async function sendFile<T>(path: string, file: Blob): Promise<T> {
+/**
+ * Sends a file as it is.
+ *
+ * @param signal gives it up
+ * @throws ApiError when refused, Unreachable when nobody answers
+ */
+export async function sendFile<T>(path: string, file: Blob, signal?: AbortSignal): Promise<T> {
   return answered<T>(path, {
     method: 'POST',
+    signal: signal ?? null,
     headers: { 'Content-Type': 'application/octet-stream' },
     body: file,
   });
 }
 
+/** So many records come at once; the server says how many there are. */
+export async function sendList<T>(path: string): Promise<T[]> {
+  const all: T[] = [];
+  for (;;) {
+    const part = await send<T[]>(
+      'GET',
+      `${path}${path.includes('?') ? '&' : '?'}limit=${mostListed}&offset=${all.length}`,
+    );
+    all.push(...part);
+    if (part.length < mostListed) return all;
+  }
+}
+
 async function answered<T>(path: string, request: RequestInit): Promise<T> {
   let response: Response;
   try {
-    response = await fetch(`/api/${path}`, request);
-  } catch {
+    const headers = { ...whoHeaders, ...request.headers };
+    response = await fetch(`/api/${path}`, { ...request, headers });
+  } catch (error) {
+    if (request.signal?.aborted) throw error;
     throw new Unreachable();
   }
   if (response.status === 204) return undefined as T;
@@ -65,5 +89,7 @@ async function answered<T>(path: string, request: RequestInit): Promise<T> {
   if (response.ok) return json as T;
   if (!isRefusal(json)) throw new Unreachable();
   const { code, message, issues } = json.error;
+  // It is there, and can't now: asked again until it can, as one that does not answer.
+  if (response.status === 503) throw new Unreachable(message);
   throw new ApiError(response.status, code, message, issues);
 }

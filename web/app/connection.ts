@@ -1,22 +1,28 @@
 import { useSyncExternalStore } from 'react';
 
-let reachable = true;
+/** Why changes can't be kept just now; null while all is well, empty when nobody answers. */
+let hindrance: string | null = null;
 const listeners = new Set<() => void>();
 
-/** Notes whether the server answered just now. */
-export function setReachable(now: boolean): void {
-  if (now === reachable) return;
-  reachable = now;
+/**
+ * Notes whether the server could do what it was asked just now.
+ *
+ * @param why what it says stands in the way; null when it did not answer
+ */
+export function setReachable(now: boolean, why: string | null = null): void {
+  const next = now ? null : (why ?? '');
+  if (next === hindrance) return;
+  hindrance = next;
   listeners.forEach((listener) => listener());
 }
 
-/** Whether the server answered last time it was asked. */
-export function useReachable(): boolean {
+/** Why changes can't be kept just now; null while all is well, empty when nobody answers. */
+export function useHindrance(): string | null {
   return useSyncExternalStore(
     (listener) => {
       listeners.add(listener);
       return () => listeners.delete(listener);
     },
-    () => reachable,
+    () => hindrance,
   );
 }

@@ -21,7 +21,12 @@ function setUp() {
       });
     })) as typeof fetch;
   const cache = new QueryClient({ defaultOptions: { queries: { staleTime: Infinity } } });
-  const events = { reachable: jest.fn(), refused: jest.fn(), written: jest.fn() };
+  const events = {
+    reachable: jest.fn(),
+    refused: jest.fn(),
+    written: jest.fn(),
+    disputed: jest.fn(),
+  };
   const writer = new RecordWriter(cache, events);
   cache.setQueryData(['plans', 'list', {}], [{ id: 'a', version: 3, width: 1 }]);
   cache.setQueryData(['plans', 'list', { edgeId: 'e' }], [{ id: 'a', version: 4, width: 1 }]);
@@ -32,7 +37,10 @@ function setUp() {
       { edgeId: 'e' },
     ])?.[0];
   const turn = () => new Promise((next) => setTimeout(next, 20));
-  return { calls, events, writer, shown, turn };
+  const sent = async (many: number) => {
+    while (calls.length < many) await turn();
+  };
+  return { calls, events, writer, shown, turn, sent };
 }
 
 test('a change shows at once and is sent with the newest version known', async () => {
@@ -59,14 +67,75 @@ test('changes made while one is under way gather into the next', async () => {
   expect(writer.pending).toBe(false);
 });
 
+const refusal = (code: string) => ({ error: { code, message: 'no', issues: [] } });
+
 test('a refusal is reported and not sent again', async () => {
   const { calls, writer, events, turn } = setUp();
   writer.change('plans', 'a', { width: 99 });
   await turn();
-  calls[0]?.answer(409, { error: { code: 'stale', message: 'changed elsewhere', issues: [] } });
+  calls[0]?.answer(400, refusal('impossible'));
   await writer.settled();
-  expect(events.refused).toHaveBeenCalledWith(expect.objectContaining({ code: 'stale' }));
+  expect(events.refused).toHaveBeenCalledWith(expect.objectContaining({ code: 'impossible' }));
   expect(calls).toHaveLength(1);
+});
+
+describe('a record that was changed elsewhere', () => {
+  test('takes what nobody else touched on top, without a word', async () => {
+    const { calls, writer, events, sent } = setUp();
+    writer.change('plans', 'a', { width: 2 });
+    await sent(1);
+    calls[0]?.answer(409, refusal('stale'));
+    await sent(2);
+    expect(calls[1]?.method).toBe('GET');
+    calls[1]?.answer(200, { id: 'a', version: 7, width: 1, length: 5 });
+    await sent(3);
+    expect(calls[2]?.body).toEqual({ version: 7, width: 2 });
+    calls[2]?.answer(200, { id: 'a', version: 8, width: 2, length: 5 });
+    await writer.settled();
+    expect(events.disputed).not.toHaveBeenCalled();
+  });
+
+  test('is not written over where the same field changed: both are shown', async () => {
+    const { calls, writer, events, shown, sent } = setUp();
+    writer.change('plans', 'a', { width: 2, length: 3 });
+    await sent(1);
+    calls[0]?.answer(409, refusal('stale'));
+    await sent(2);
+    calls[1]?.answer(200, { id: 'a', version: 7, width: 9 });
+    await sent(3);
+    expect(calls[2]?.body).toEqual({ version: 7, length: 3 });
+    expect(events.disputed).toHaveBeenCalledWith(
+      expect.objectContaining({ fields: [{ field: 'width', mine: 2, theirs: 9 }] }),
+    );
+    expect(shown()).toMatchObject({ width: 9, length: 3 });
+    calls[2]?.answer(200, { id: 'a', version: 8, width: 9, length: 3 });
+    await writer.settled();
+  });
+
+  test('is not written over by what an earlier page left, however much later', async () => {
+    const { calls, writer, events, turn } = setUp();
+    const taken = writer.takeOver([{ key: 'plans/a', patch: { width: 3 }, bases: { width: [1] } }]);
+    await turn();
+    calls[0]?.answer(200, { id: 'a', version: 9, width: 8 });
+    await taken;
+    await turn();
+    expect(calls).toHaveLength(1);
+    expect(events.disputed).toHaveBeenCalledTimes(1);
+  });
+});
+
+test('a server that is there and can’t is asked again, and its reason is told', async () => {
+  jest.useFakeTimers();
+  const { calls, writer, events } = setUp();
+  writer.change('plans', 'a', { width: 2 });
+  await jest.advanceTimersByTimeAsync(1);
+  const full = { error: { code: 'disk-full', message: 'The disk is full.', issues: [] } };
+  calls[0]?.answer(503, full);
+  await jest.advanceTimersByTimeAsync(1);
+  expect(events.reachable).toHaveBeenCalledWith(false, 'The disk is full.');
+  await jest.advanceTimersByTimeAsync(2000);
+  expect(calls[1]?.body).toEqual({ version: 4, width: 2 });
+  jest.useRealTimers();
 });
 
 test('an unreachable server is asked again, and nothing is lost', async () => {
@@ -76,7 +145,7 @@ test('an unreachable server is asked again, and nothing is lost', async () => {
   await jest.advanceTimersByTimeAsync(1);
   calls[0]?.fail();
   await jest.advanceTimersByTimeAsync(1);
-  expect(events.reachable).toHaveBeenCalledWith(false);
+  expect(events.reachable).toHaveBeenCalledWith(false, null);
   writer.change('plans', 'a', { length: 7 });
   await jest.advanceTimersByTimeAsync(2000);
   expect(calls[1]?.body).toEqual({ version: 4, width: 2, length: 7 });
@@ -106,7 +175,7 @@ test('what a page could not send is taken over by the next, on top of what is st
   await before.turn();
   before.writer.change('plans', 'a', { width: 3 });
   const unsent = before.writer.unsent();
-  expect(unsent).toEqual([{ key: 'plans/a', patch: { width: 3 } }]);
+  expect(unsent).toEqual([{ key: 'plans/a', patch: { width: 3 }, bases: { width: [1, 2] } }]);
 
   const { calls, writer, turn } = setUp();
   const taken = writer.takeOver(unsent);
@@ -161,7 +230,7 @@ describe('what an earlier page left', () => {
     await jest.advanceTimersByTimeAsync(1);
     calls[0]?.fail();
     await jest.advanceTimersByTimeAsync(1);
-    expect(events.reachable).toHaveBeenLastCalledWith(false);
+    expect(events.reachable).toHaveBeenLastCalledWith(false, null);
     expect(writer.unsent()).toEqual(left.slice(1));
     await jest.advanceTimersByTimeAsync(2000);
     calls[1]?.answer(200, { id: 'a', version: 9, width: 2 });

@@ -1,5 +1,7 @@
 import type { QueryClient } from '@tanstack/react-query';
 import { ApiError, Unreachable, send } from './api';
+import type { Dispute } from './disputes';
+import { basesOf, merged, type Bases } from './merge';
 
 interface Stored {
   readonly id: string;
@@ -11,14 +13,26 @@ type Patch = Record<string, unknown>;
 export interface Unsent {
   readonly key: string;
   readonly patch: Patch;
+  /** What those fields were before, so that newer work elsewhere is seen and not written over. */
+  readonly bases?: Bases;
 }
+
+/** A change that waits, with what it was made on top of. */
+interface Waiting {
+  readonly patch: Patch;
+  readonly bases: Bases;
+}
+
+const nothing: Waiting = { patch: {}, bases: {} };
 
 /** What a writer tells while it works. */
 export interface WriterEvents {
   /** The server could, or could not, be reached. */
-  reachable(yes: boolean): void;
+  reachable(yes: boolean, why?: string | null): void;
   /** A write was refused; the record shows what is stored again. */
   refused(error: ApiError): void;
+  /** Somebody changed the same field to something else; the person is asked. */
+  disputed(dispute: Dispute): void;
   /** Something was written: the history has a new entry. */
   written(): void;
 }
@@ -34,7 +48,9 @@ const retryMs = 1500;
  * puts the stored record back and is reported.
  */
 export class RecordWriter {
-  private readonly waiting = new Map<string, Patch>();
+  private readonly waiting = new Map<string, Waiting>();
+  /** What the fields of a change that is under way were before it. */
+  private readonly under = new Map<string, Bases>();
   private readonly busy = new Set<string>();
   private readonly idle = new Set<() => void>();
   /** What an earlier page left and this one has not looked at yet. */
@@ -77,14 +93,20 @@ export class RecordWriter {
    */
   change(resource: string, id: string, patch: Patch): void {
     const key = `${resource}/${id}`;
+    const waiting = this.waiting.get(key) ?? nothing;
+    const before = { ...this.under.get(key), ...waiting.bases };
+    const bases = basesOf(this.shown(resource, id), patch, before);
     this.show(resource, id, (record) => ({ ...record, ...patch }));
-    this.waiting.set(key, { ...this.waiting.get(key), ...patch });
+    this.waiting.set(key, { patch: { ...waiting.patch, ...patch }, bases });
     if (!this.busy.has(key)) void this.work(resource, id, key);
   }
 
   /** What has not been sent yet, to be taken over by the page that comes after this one. */
   unsent(): Unsent[] {
-    return [...this.untaken, ...[...this.waiting].map(([key, patch]) => ({ key, patch }))];
+    return [
+      ...this.untaken,
+      ...[...this.waiting].map(([key, { patch, bases }]) => ({ key, patch, bases })),
+    ];
   }
 
   /**
@@ -107,17 +129,14 @@ export class RecordWriter {
     }
   }
 
-  private async takeOne({ key, patch }: Unsent): Promise<void> {
+  private async takeOne({ key, patch, bases = {} }: Unsent): Promise<void> {
     const [resource = '', id = ''] = key.split('/');
     for (;;) {
       try {
         const stored = await send<Stored & Patch>('GET', key);
         this.events.reachable(true);
         this.cache.setQueryData([resource, id], stored);
-        const missing = Object.entries(patch).filter(
-          ([field, value]) => JSON.stringify(stored[field]) !== JSON.stringify(value),
-        );
-        if (missing.length > 0) this.change(resource, id, Object.fromEntries(missing));
+        this.putOn(resource, id, { patch, bases }, stored);
         return;
       } catch (error) {
         if (error instanceof ApiError) {
@@ -125,9 +144,68 @@ export class RecordWriter {
           return;
         }
         if (!(error instanceof Unreachable)) throw error;
-        this.events.reachable(false);
+        this.events.reachable(false, error.said);
         await new Promise((again) => setTimeout(again, retryMs));
       }
+    }
+  }
+
+  /** Puts a change on top of what is stored by now, and asks about what it would write over. */
+  private putOn(
+    resource: string,
+    id: string,
+    { patch, bases }: Waiting,
+    stored: Stored & Patch,
+  ): void {
+    const { mine, disputed } = merged(patch, bases, stored);
+    if (Object.keys(mine).length > 0) this.change(resource, id, mine);
+    if (disputed.length === 0) return;
+    const { name } = stored;
+    this.events.disputed({
+      ...{ resource, id, fields: disputed },
+      name: typeof name === 'string' ? name : '',
+    });
+  }
+
+  /** The record as it is on the screen. */
+  private shown(resource: string, id: string): Patch | undefined {
+    const single = this.cache.getQueryData<Stored & Patch>([resource, id]);
+    if (single) return single;
+    return this.cache
+      .getQueriesData<(Stored & Patch)[]>({ queryKey: [resource, 'list'] })
+      .flatMap(([, records]) => records ?? [])
+      .find((record) => record.id === id);
+  }
+
+  /** A change that could not go out waits again, under what was changed since. */
+  private waitAgain(key: string, { patch, bases }: Waiting): void {
+    const later = this.waiting.get(key) ?? nothing;
+    this.waiting.set(key, {
+      patch: { ...patch, ...later.patch },
+      bases: { ...later.bases, ...bases },
+    });
+  }
+
+  /** The record was changed elsewhere: what of the change can goes on top, the rest is asked about. */
+  private async onTop(resource: string, id: string, key: string, sent: Waiting): Promise<void> {
+    this.waitAgain(key, sent);
+    const whole = this.waiting.get(key) ?? nothing;
+    try {
+      const stored = await send<Stored & Patch>('GET', key);
+      this.waiting.delete(key);
+      this.under.delete(key);
+      this.show(resource, id, () => stored);
+      this.cache.setQueryData([resource, id], stored);
+      this.putOn(resource, id, whole, stored);
+    } catch (error) {
+      if (error instanceof Unreachable) {
+        this.events.reachable(false, error.said);
+        await new Promise((again) => setTimeout(again, retryMs));
+        return;
+      }
+      this.waiting.delete(key);
+      await this.cache.invalidateQueries({ queryKey: [resource] });
+      if (error instanceof ApiError) this.events.refused(error);
     }
   }
 
@@ -155,19 +233,24 @@ export class RecordWriter {
       // The change is painted before it is sent; quick ones after one another go out as one.
       await new Promise((painted) => setTimeout(painted));
       await this.held;
-      const patch = this.waiting.get(key) ?? {};
+      const sent = this.waiting.get(key) ?? nothing;
       this.waiting.delete(key);
+      this.under.set(key, sent.bases);
       try {
         const version = this.versionOf(resource, id);
-        const stored = await send<Stored>('PATCH', key, { version, ...patch });
+        const stored = await send<Stored>('PATCH', key, { version, ...sent.patch });
         this.events.reachable(true);
-        this.show(resource, id, () => ({ ...stored, ...this.waiting.get(key) }));
+        this.show(resource, id, () => ({ ...stored, ...this.waiting.get(key)?.patch }));
         this.events.written();
       } catch (error) {
         if (error instanceof Unreachable) {
-          this.events.reachable(false);
-          this.waiting.set(key, { ...patch, ...this.waiting.get(key) });
+          this.events.reachable(false, error.said);
+          this.waitAgain(key, sent);
           await new Promise((again) => setTimeout(again, retryMs));
+          continue;
+        }
+        if (error instanceof ApiError && error.code === 'stale') {
+          await this.onTop(resource, id, key, sent);
           continue;
         }
         this.waiting.delete(key);
@@ -175,6 +258,7 @@ export class RecordWriter {
         if (error instanceof ApiError) this.events.refused(error);
       }
     }
+    this.under.delete(key);
     this.busy.delete(key);
     if (!this.pending) {
       this.idle.forEach((done) => done());

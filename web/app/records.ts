@@ -14,8 +14,9 @@ import type {
   ProjectRecord,
   ThreadRecord,
 } from '../../contract/records';
-import { ApiError, Unreachable, send } from './api';
+import { ApiError, Unreachable, send, sendList } from './api';
 import { setReachable } from './connection';
+import { dispute } from './disputes';
 import { notify } from './notices';
 import { queryClient } from './query-client';
 import { RecordWriter } from './record-writer';
@@ -44,7 +45,7 @@ function lengthsNow() {
 /** Words for a refusal that belongs to no field on the screen. */
 export function tellTrouble(error: unknown): void {
   if (error instanceof Unreachable) {
-    setReachable(false);
+    setReachable(false, error.said);
     return;
   }
   const text =
@@ -59,6 +60,7 @@ export const writer = new RecordWriter(queryClient, {
   reachable: setReachable,
   refused: tellTrouble,
   written: () => void queryClient.invalidateQueries({ queryKey: ['history'] }),
+  disputed: dispute,
 });
 
 /** Changes fields of a record; shows at once, is stored behind. */
@@ -70,23 +72,25 @@ export function change<R extends Resource>(
   writer.change(resource, id, patch);
 }
 
-async function load<T>(path: string): Promise<T> {
+async function told<T>(asked: Promise<T>): Promise<T> {
   try {
-    const answer = await send<T>('GET', path);
+    const answer = await asked;
     setReachable(true);
     return answer;
   } catch (error) {
-    if (error instanceof Unreachable) setReachable(false);
+    if (error instanceof Unreachable) setReachable(false, error.said);
     throw error;
   }
 }
+
+const load = <T>(path: string) => told(send<T>('GET', path));
 
 /** A list of records, narrowed by a field where given. */
 export function useList<R extends Resource>(resource: R, where: Record<string, string> = {}) {
   const query = new URLSearchParams(where).toString();
   return useQuery({
     queryKey: [resource, 'list', where],
-    queryFn: () => load<Records[R][]>(query ? `${resource}?${query}` : resource),
+    queryFn: () => told(sendList<Records[R]>(query ? `${resource}?${query}` : resource)),
   });
 }
 
@@ -133,7 +137,7 @@ export function useCreate<R extends Resource>(resource: R) {
         return record;
       }),
     onError: (error) => {
-      if (error instanceof Unreachable) setReachable(false);
+      if (error instanceof Unreachable) setReachable(false, error.said);
     },
   });
 }

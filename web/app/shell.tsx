@@ -3,7 +3,8 @@ import { ToggleGroup } from 'radix-ui';
 import { Suspense, lazy, useEffect } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import { lengthUnits, type LengthUnit } from '../../core/measure/unit';
-import { setReachable, useReachable } from './connection';
+import { setReachable, useHindrance } from './connection';
+import { DisputeDialog } from './dispute-dialog';
 import { send } from './api';
 import { useKeysHelp } from './use-keys-help';
 import { notify, useNotice } from './notices';
@@ -45,7 +46,8 @@ function UnitSwitch() {
 
 /** Asks an unreachable server until it answers, then shows what is stored. */
 function OfflineBanner() {
-  const reachable = useReachable();
+  const hindrance = useHindrance();
+  const reachable = hindrance === null;
   useEffect(() => {
     if (reachable) return;
     const timer = setInterval(() => {
@@ -65,7 +67,8 @@ function OfflineBanner() {
       className="flex items-center gap-2 bg-ochre-wash px-5 py-2 font-bold text-ochre"
     >
       <WifiOff size={18} aria-hidden />
-      The server does not answer. Keep this page open: changes are sent as soon as it is back.
+      {hindrance || 'The server does not answer.'} Keep this page open: changes are sent as soon as
+      it is back.
     </p>
   );
 }
@@ -177,6 +180,7 @@ export function Shell() {
         </button>
       </header>
       <OfflineBanner />
+      <DisputeDialog />
       <Outlet />
       {help.isOpen && (
         <Suspense>

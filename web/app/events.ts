@@ -1,0 +1,35 @@
+import { changedEvent } from '../../contract/event';
+import { setReachable } from './connection';
+import { queryClient } from './query-client';
+import { reloadAll } from './records';
+import { tab } from './who';
+
+/** What follows from any record: asked for again whenever something changed elsewhere. */
+const derived = ['history', 'book', 'removed', 'snapshots', 'worked'];
+
+/** Asks again for the records that changed elsewhere, and for what follows from them. */
+function changed(records: readonly (readonly [string, string])[]): void {
+  const tables = new Set(records.map(([table]) => table));
+  const ids = new Set(records.map(([table, id]) => `${table}/${id}`));
+  void queryClient.invalidateQueries({
+    predicate: ({ queryKey: [first, second] }) =>
+      derived.includes(String(first)) ||
+      (tables.has(String(first)) &&
+        (second === 'list' || ids.has(`${String(first)}/${String(second)}`))),
+  });
+}
+
+/**
+ * Listens to what is changed in other tabs and by other people. The browser takes the line up
+ * again by itself when it was cut, and says the last change it heard of.
+ */
+export function hearOfChanges(): void {
+  const source = new EventSource('/api/events');
+  source.onmessage = ({ data }: MessageEvent<string>) => {
+    setReachable(true);
+    const event = changedEvent.safeParse(JSON.parse(data));
+    if (!event.success || event.data.tab === tab) return;
+    if (event.data.records) changed(event.data.records);
+    else void reloadAll();
+  };
+}

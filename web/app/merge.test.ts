@@ -1,0 +1,41 @@
+import fc from 'fast-check';
+import { basesOf, merged } from './merge';
+
+test('what nobody else touched is written on top, what is there already is not', () => {
+  const stored = { name: 'Hem', depth: 40, note: 'theirs' };
+  expect(merged({ name: 'Cuff', depth: 40 }, { name: ['Hem'], depth: [30] }, stored)).toEqual({
+    mine: { name: 'Cuff' },
+    disputed: [],
+  });
+});
+
+test('what somebody else changed meanwhile is told with both, and never written over', () => {
+  expect(merged({ depth: 25 }, { depth: [30] }, { depth: 40 })).toEqual({
+    mine: {},
+    disputed: [{ field: 'depth', mine: 25, theirs: 40 }],
+  });
+});
+
+test('a write of one’s own that landed unheard is no dispute', () => {
+  const bases = basesOf({ depth: 25 }, { depth: 26 }, { depth: [30] });
+  expect(bases).toEqual({ depth: [30, 25] });
+  for (const depth of [30, 25]) {
+    expect(merged({ depth: 26 }, bases, { depth })).toEqual({ mine: { depth: 26 }, disputed: [] });
+  }
+});
+
+test('every field of a change is written, there already, or disputed; and theirs is never lost', () => {
+  const record = fc.dictionary(fc.constantFrom('a', 'b', 'c'), fc.integer({ min: 0, max: 3 }));
+  fc.assert(
+    fc.property(record, record, record, (before, patch, stored) => {
+      const { mine, disputed } = merged(patch, basesOf(before, patch, {}), stored);
+      for (const [field, value] of Object.entries(patch)) {
+        const told = disputed.some((one) => one.field === field);
+        const changedElsewhere = (stored[field] ?? null) !== (before[field] ?? null);
+        if (field in mine) expect(changedElsewhere).toBe(false);
+        if (told) expect(changedElsewhere).toBe(true);
+        if (!told && !(field in mine)) expect(stored[field]).toBe(value);
+      }
+    }),
+  );
+});
