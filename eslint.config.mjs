@@ -56,6 +56,8 @@ export default tseslint.config(
         process: 'readonly',
         console: 'readonly',
         URL: 'readonly',
+        Buffer: 'readonly',
+        AbortSignal: 'readonly',
         setTimeout: 'readonly',
         fetch: 'readonly',
         performance: 'readonly',

@@ -9,6 +9,7 @@ export default defineConfig({
       // What runs on threads and in processes of its own has a file of its own.
       input: [
         'server/main.ts',
+        'server/salvage-main.ts',
         'server/work/compute-worker.ts',
         'server/work/import-worker.ts',
         'server/photos/picture-process.ts',

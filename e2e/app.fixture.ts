@@ -1,8 +1,22 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { test as base, expect } from '@playwright/test';
+import { test as base, expect, type Page } from '@playwright/test';
+
+/**
+ * Waits until a page has asked for nothing for a while; the line on which it is told of changes is
+ * always open, so the network as such is never idle.
+ */
+export async function quiet(page: Page): Promise<void> {
+  await page.waitForFunction(() => {
+    const ended = performance.getEntriesByType('resource').map((entry) => {
+      const { responseEnd, startTime } = entry as PerformanceResourceTiming;
+      return responseEnd || startTime;
+    });
+    return document.readyState === 'complete' && performance.now() - Math.max(0, ...ended) > 400;
+  });
+}
 
 /** The built server in a process of its own, on a data folder of its own. */
 export class App {
@@ -10,6 +24,11 @@ export class App {
   address = '';
   private port = 0;
   readonly dataFolder = mkdtempSync(join(tmpdir(), 'pin-margin-e2e-'));
+
+  /** @param template a folder that was filled already; without one the first start fills it */
+  constructor(template?: string) {
+    if (template) cpSync(template, this.dataFolder, { recursive: true });
+  }
 
   /** Starts on the same port each time, so that an open page finds it again. */
   async start(): Promise<void> {
@@ -75,10 +94,21 @@ export class App {
 }
 
 /** Tests with an app of their own; a page error or a console error fails the test. */
-export const test = base.extend<{ app: App; troubles: string[] }>({
-  // eslint-disable-next-line no-empty-pattern -- Playwright reads what a fixture needs from here.
-  app: async ({}, use) => {
-    const app = new App();
+export const test = base.extend<{ app: App; troubles: string[] }, { template: string }>({
+  // The demo is filled in once a worker, and copied for each test.
+  template: [
+    // eslint-disable-next-line no-empty-pattern -- Playwright reads what a fixture needs from here.
+    async ({}, use) => {
+      const first = new App();
+      await first.start();
+      await first.kill('SIGTERM');
+      await use(first.dataFolder);
+      first.clear();
+    },
+    { scope: 'worker' },
+  ],
+  app: async ({ template }, use) => {
+    const app = new App(template);
     await app.start();
     await use(app);
     await app.kill();

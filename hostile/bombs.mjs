@@ -65,13 +65,13 @@ const bombs = {
     'import/preview',
     raw(`${Array.from({ length: 20_000 }, (_, i) => `c${i}`).join(',')}\n`),
   ],
-  '20,000 rows of one id': [
+  '10,000 rows of one id': [
     'import/preview',
-    raw(tsv('id,name,size,point', () => 'same,x,80,ball', 20_000)),
+    raw(tsv('id,name,size,point', () => 'same,x,80,ball', 10_000)),
   ],
-  '20,000 rows of faults': [
+  '10,000 rows of faults': [
     'import/preview',
-    raw(tsv('id,name,size,point', () => ',,x,y', 20_000)),
+    raw(tsv('id,name,size,point', () => ',,x,y', 10_000)),
   ],
   'ids that are objects': [
     'import/preview',
@@ -119,15 +119,15 @@ export async function bombed() {
   await underAttack(async ({ api }) => {
     for (const [name, [path, request]] of Object.entries(bombs)) {
       const end = watchHealth(api);
-      const four = await Promise.all(
-        Array.from({ length: 4 }, () => ask(`${api}/${path}`, request)),
+      const all = await Promise.all(
+        Array.from({ length: 3 }, () => ask(`${api}/${path}`, request)),
       );
       const { p99 } = await end();
-      const slowest = Math.max(...four.map(({ ms }) => ms));
+      const slowest = Math.max(...all.map(({ ms }) => ms));
       console.log(
-        `  ${name}: ${four.map(({ status }) => status).join(' ')}, ${Math.round(slowest)} ms, health ${p99.toFixed(0)} ms`,
+        `  ${name}: ${all.map(({ status }) => status).join(' ')}, ${Math.round(slowest)} ms, health ${p99.toFixed(0)} ms`,
       );
-      for (const { status, response, text } of four) {
+      for (const { status, response, text } of all) {
         const told = status === 503 && response.headers.get('retry-after');
         expect(status > 0 && (status < 500 || told), `${name}: ${status} ${text.slice(0, 300)}`);
       }

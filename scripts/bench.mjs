@@ -44,7 +44,7 @@ async function scriptLoaded(path, shown) {
   }, shown);
   await visit.goto(server.address + path, { waitUntil: 'commit' });
   await visit.locator(shown).first().waitFor();
-  await visit.waitForLoadState('networkidle');
+  await visit.waitForTimeout(2500);
   const [before, all, worker] = await visit.evaluate(() => {
     const scripts = performance
       .getEntriesByType('resource')

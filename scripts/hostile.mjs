@@ -12,7 +12,8 @@ const short = process.argv.includes('short');
 build();
 const attacks = {
   fuzz: () => fuzz(short ? 5_000 : 100_000),
-  kills: () => killed(short ? 20 : 200),
+  // Two folders beside each other, one for each core.
+  kills: () => Promise.all(['thread', 'needle'].map((seed) => killed(short ? 10 : 100, seed))),
   'a full disk': fullDisk,
   'a folder taken away': folderGone,
   bombs: bombed,

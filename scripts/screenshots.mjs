@@ -24,7 +24,7 @@ const views = {
   'book-hand': '/book?view=hand',
   'cloth-shelf': '/cloths?cloth=cloth-canvas',
   measure: '/cloths/cloth-ponte/measure/pull',
-  exchange: '/exchange',
+  keeping: '/keeping',
   kit: '/kit?it=foot-blind-screw',
 };
 
@@ -38,7 +38,8 @@ const browser = await chromium.launch({
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 const folder = process.argv[2] ?? join(root, 'docs', 'screenshots');
 mkdirSync(folder, { recursive: true });
-const settled = () => page.waitForLoadState('networkidle').then(() => page.waitForTimeout(400));
+// The line on which a page is told of changes is always open: the network is never idle.
+const settled = () => page.waitForTimeout(2000);
 const take = async (name) => {
   await settled();
   await page.screenshot({ path: join(folder, `${name}.png`) });

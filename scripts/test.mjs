@@ -53,6 +53,12 @@ function unitTests() {
   ]);
 }
 
+function hostileTests() {
+  const report = join(root, 'test-results', 'hostile.json');
+  run(process.execPath, [join(root, 'scripts', 'hostile.mjs'), 'short']);
+  countReport('hostile suite', report, (found) => [found.passed, found.failed]);
+}
+
 /** Runs browser tests and reads how it went; null where no report was written. */
 function runBrowserTests(...args) {
   const report = join(root, 'test-results', 'browser.json');
@@ -103,6 +109,10 @@ try {
   );
   check('nothing unused', () => tool('knip'));
   check('no package downloads at install', onlyKnownInstallScripts);
+  check(
+    'licences',
+    () => run(process.execPath, [join(root, 'scripts', 'licences.mjs'), 'check']) === 0,
+  );
   console.log('\n— unit tests');
   unitTests();
   if (
@@ -111,6 +121,8 @@ try {
       return true;
     })
   ) {
+    console.log('\n— hostile suite');
+    hostileTests();
     console.log('\n— browser tests');
     if (findChromium()) browserTests();
     else {

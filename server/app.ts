@@ -9,12 +9,18 @@ import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { answerErrors } from './http/errors';
-import { refuseForeign, refuseFromElsewhere, refuseZeroBytes, requireJson } from './http/guards';
+import {
+  refuseForeign,
+  refuseFromElsewhere,
+  refuseWrittenDeep,
+  refuseZeroBytes,
+  requireJson,
+} from './http/guards';
 import { notFound } from './http/refusal';
 import { archiveRoutes } from './routes/archive';
 import { bookRoutes } from './routes/book';
 import { computeRoutes } from './routes/compute';
-import { eventRoutes } from './routes/events';
+import { Events, eventRoutes } from './routes/events';
 import { exchangeRoutes } from './routes/exchange';
 import { historyRoutes } from './routes/history';
 import { photoRoutes } from './routes/photos';
@@ -108,13 +114,18 @@ export function createApp(parts: AppParts): Express {
     response.json({ ok: true });
   });
   api.use(refuseZeroBytes);
-  api.use(eventRoutes(store));
+  const events = new Events(store);
+  api.use(eventRoutes(events));
   api.use(archiveRoutes(store, pictures));
   api.use(snapshotRoutes(store));
   // Files are sent as they are; everything else is JSON.
   api.use(photoRoutes(store, pictures));
   api.use(exchangeRoutes(store, importer));
-  api.use(requireJson, express.json({ limit: '256kb', strict: false }), refuseZeroBytes);
+  api.use(
+    requireJson,
+    express.json({ limit: '256kb', strict: false, verify: refuseWrittenDeep }),
+    refuseZeroBytes,
+  );
   api.use('/compute', computeRoutes(compute));
   api.use('/compute', (request) => {
     throw notFound('computation', `${request.method} ${request.path}`);
@@ -143,7 +154,9 @@ export function createApp(parts: AppParts): Express {
       response
         .set('Cache-Control', 'no-store')
         .type('html')
-        .send(page.replace('%STYLE_NONCE%', nonceOf(response)));
+        .send(
+          page.replace('%STYLE_NONCE%', nonceOf(response)).replace('%CHANGES_UNTIL%', events.last),
+        );
     });
   }
   app.use(answerErrors(log, store.health));

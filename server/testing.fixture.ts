@@ -34,10 +34,13 @@ export async function startServer(dataFolder = mkdtempSync(join(tmpdir(), 'pin-m
   return {
     dataFolder,
     store,
+    address: `http://127.0.0.1:${port}`,
     http: supertest(`http://127.0.0.1:${port}`),
     /** Closes the server; the data folder goes too unless it is still wanted. */
     async stop(keepData = false) {
-      await new Promise((closed) => server.close(closed));
+      const closed = new Promise((done) => server.close(done));
+      server.closeAllConnections();
+      await closed;
       await database.close();
       if (!keepData) rmSync(dataFolder, { recursive: true, force: true });
     },

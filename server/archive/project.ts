@@ -3,7 +3,8 @@ import { durableSqlite } from '../database/durable-sqlite';
 import { defineModels, recordTables, type Models, type RecordTable } from '../database/models';
 import type { Author } from '../http/author';
 import { draftOfRow, type Row } from '../store/journal';
-import type { Change, Store } from '../store/store';
+import type { Change } from '../store/change';
+import type { Store } from '../store/store';
 import type { Share } from './write-archive';
 
 const quoted = (text: string) => `'${text.replaceAll("'", "''")}'`;
@@ -75,9 +76,11 @@ export async function addFrom(
   const counts: Record<string, number> = {};
   try {
     const from = defineModels(sequelize);
-    const [project] = await from.projects.findAll({ limit: 1 });
+    const [project] = (await from.projects.findAll({ limit: 1, raw: true })) as unknown as {
+      name: string;
+    }[];
     await store.change(
-      `project “${String(project?.get('name') ?? '')}” taken in`,
+      `project “${project?.name ?? ''}” taken in`,
       async (change) => {
         for await (const photos of lotsOf(from, 'photos')) {
           await change.keepPhotos(photos as never);

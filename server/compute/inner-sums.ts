@@ -2,8 +2,8 @@ import { carryOver } from '../../core/book/carry';
 import { skillsOf, type Skill } from '../../core/book/skill';
 import type { SewingPlan } from '../../core/finish/sewing-plan';
 import { alongBestOrFirst } from '../../core/plan/ride';
-import type { TaughtScrap } from '../store/latest-scraps';
 import { knownFinish } from './known-finish';
+import type { TaughtScrap } from './taught-scrap';
 
 /** Sums that the server itself needs while it reads and writes records; too long for its thread. */
 export const innerSums = {

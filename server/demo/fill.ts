@@ -1,4 +1,4 @@
-import { Change } from '../store/store';
+import { Change } from '../store/change';
 import type { Store } from '../store/store';
 import { wardrobe } from './wardrobe';
 

@@ -1,5 +1,6 @@
 import type { Request } from 'express';
-import { madeUpName, personHeader, tabHeader } from '../../contract/person';
+import { personHeader, tabHeader } from '../../contract/headers';
+import { madeUpName } from '../../contract/person';
 import { Refusal } from './refusal';
 
 /** Who makes a change, and in which tab; empty where nothing is said. */

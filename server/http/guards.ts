@@ -1,6 +1,6 @@
 import type { NextFunction, Request, Response } from 'express';
 import { Refusal } from './refusal';
-import { deepestNesting, isNestedDeeper } from './nesting';
+import { deepestNesting, isNestedDeeper, isWrittenDeeper } from './nesting';
 import { zeroByteAt, zeroByteMessage } from './zero-bytes';
 
 /** The names a loopback server goes by. */
@@ -74,6 +74,14 @@ export const nestingMessage = `What was sent is nested more than ${deepestNestin
 /** Refuses a body nested deeper than anything here, before anyone goes down into it. */
 function refuseDeepNesting(body: unknown): void {
   if (!isNestedDeeper(body, deepestNesting)) return;
+  throw new Refusal(400, 'invalid-request', nestingMessage, [
+    { path: '', message: nestingMessage },
+  ]);
+}
+
+/** Refuses a body in JSON that goes deeper than anything here, before it is parsed. */
+export function refuseWrittenDeep(_request: unknown, _response: unknown, body: Buffer): void {
+  if (!isWrittenDeeper(body, deepestNesting)) return;
   throw new Refusal(400, 'invalid-request', nestingMessage, [
     { path: '', message: nestingMessage },
   ]);

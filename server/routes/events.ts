@@ -27,46 +27,68 @@ function eventOf({ by, records }: Told): ChangedEvent {
 }
 
 /**
- * Tells every tab of every change as it reaches the disk, by server-sent events. A tab that comes
- * back says the last one it heard and is told the rest; one that missed too much, or that knew
- * another run of the server, is told that everything may be different.
+ * Tells every tab of every change as it reaches the disk, by server-sent events. A tab says the
+ * last change it knows of and is told the rest; one that missed too much, or that knew another run
+ * of the server, is told that everything may be different.
  */
-export function eventRoutes(store: Store): Router {
-  const router = Router();
-  const run = randomUUID().slice(0, 8);
-  const listening = new Set<Response>();
-  const past: Entry[] = [];
-  let number = 0;
+export class Events {
+  private readonly run = randomUUID().slice(0, 8);
+  private readonly listening = new Set<Response>();
+  private readonly past: Entry[] = [];
+  private number = 0;
 
-  const written = ({ number: id, text }: Entry) => `id: ${run}-${id}\ndata: ${text}\n\n`;
-  store.listen((told) => {
-    const entry = { number: ++number, text: JSON.stringify(eventOf(told)) };
-    past.push(entry);
-    if (past.length > remembered) past.shift();
-    for (const response of listening) response.write(written(entry));
-  });
-  setInterval(() => {
-    for (const response of listening) response.write(': still here\n\n');
-  }, pulseMs).unref();
+  constructor(store: Store) {
+    store.listen((told) => {
+      const entry = { number: ++this.number, text: JSON.stringify(eventOf(told)) };
+      this.past.push(entry);
+      if (this.past.length > remembered) this.past.shift();
+      for (const response of this.listening) response.write(this.written(entry));
+    });
+    setInterval(() => {
+      for (const response of this.listening) response.write(': still here\n\n');
+    }, pulseMs).unref();
+  }
 
-  router.get('/events', (request, response) => {
-    if (listening.size >= mostListeners) {
+  /** The last change there was; a page that is loaded now knows everything until it. */
+  get last(): string {
+    return `${this.run}-${this.number}`;
+  }
+
+  /** @throws Refusal 503 when too many listen already */
+  listen(response: Response, known: string | undefined): void {
+    if (this.listening.size >= mostListeners) {
       throw new Refusal(503, 'busy', `${mostListeners} tabs listen already; close some.`);
     }
     response
       .set({ 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform' })
       .flushHeaders();
-    const last = request.headers['last-event-id'];
-    const [, sameRun, heard] = /^([0-9a-f]{8})-(\d{1,15})$/.exec(String(last ?? '')) ?? [];
-    const missed = past.filter((entry) => entry.number > Number(heard));
+    response.write(`retry: 1000\n: listening\n\n${this.missedSince(known)}`);
+    this.listening.add(response);
+    response.on('close', () => this.listening.delete(response));
+  }
+
+  private missedSince(known: string | undefined): string {
+    const [, run, heard] = /^([0-9a-f]{8})-(\d{1,15})$/.exec(known ?? '') ?? [];
+    const missed = this.past.filter((entry) => entry.number > Number(heard));
+    if (run === this.run && missed.length === this.number - Number(heard)) {
+      return missed.map((entry) => this.written(entry)).join('');
+    }
     const all: ChangedEvent = { tab: '', records: null };
-    response.write(`retry: 1000\nid: ${run}-${number}\n`);
-    if (last === undefined) response.write(': listening\n\n');
-    else if (sameRun === run && missed.length === number - Number(heard)) {
-      response.write(`: back\n\n${missed.map(written).join('')}`);
-    } else response.write(`data: ${JSON.stringify(all)}\n\n`);
-    listening.add(response);
-    response.on('close', () => listening.delete(response));
+    return `id: ${this.last}\n${known === undefined ? ':' : 'data:'} ${JSON.stringify(all)}\n\n`;
+  }
+
+  private written({ number, text }: Entry): string {
+    return `id: ${this.run}-${number}\ndata: ${text}\n\n`;
+  }
+}
+
+/** The line on which tabs are told of changes. */
+export function eventRoutes(events: Events): Router {
+  const router = Router();
+  router.get('/events', (request, response) => {
+    const { since } = request.query;
+    const last = request.headers['last-event-id'];
+    events.listen(response, String(last ?? since ?? '') || undefined);
   });
   return router;
 }

@@ -15,7 +15,8 @@ import { csvOf, jsonFiles, jsonOf } from '../exchange/write-file';
 import { authorOf, clientOf } from '../http/author';
 import { abortedWith } from '../http/gone';
 import { Refusal, notFound } from '../http/refusal';
-import type { Change, Store } from '../store/store';
+import type { Change } from '../store/change';
+import type { Store } from '../store/store';
 import type { Importer, Looked } from '../work/importer';
 import { heard } from '../work/told-refusal';
 

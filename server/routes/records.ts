@@ -1,7 +1,7 @@
 import { Router, type Request } from 'express';
 import * as z from 'zod';
 import { singular } from '../database/models';
-import { mostListed, totalHeader } from '../../contract/page';
+import { mostListed, totalHeader } from '../../contract/headers';
 import { authorOf } from '../http/author';
 import { Refusal, notFound, parseBody } from '../http/refusal';
 import type { Row } from '../store/journal';

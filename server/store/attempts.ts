@@ -15,11 +15,16 @@ import {
   refuseBlocked,
   type AssembledPlan,
 } from './sewing-plan';
-import type { Change } from './store';
+import type { Change } from './change';
 
-/** What an attempt says of the scrap, as far as it makes it this scrap and no other. */
-const said = (row: Record<string, unknown>) =>
-  JSON.stringify(['planId', 'counts', 'symptoms', 'verdict'].map((field) => row[field] ?? null));
+/** Whether a stored scrap says all that a draft says; the day may have been filled in for it. */
+function saysTheSame(stored: Row, draft: AttemptDraft): boolean {
+  return Object.entries(draft).every(
+    ([field, value]) =>
+      (field === 'sewnOn' && value === null) ||
+      JSON.stringify(stored[field] ?? null) === JSON.stringify(value ?? null),
+  );
+}
 
 /**
  * Records a sewn sample with its number and the set-up it was sewn with.
@@ -35,7 +40,7 @@ export async function recordAttempt(
 ): Promise<{ row: Row; existed: boolean }> {
   const present = draft.id ? await change.find('attempts', draft.id) : null;
   if (present) {
-    if (said(present) === said(draft)) return { row: present, existed: true };
+    if (saysTheSame(present, draft)) return { row: present, existed: true };
     throw new Refusal(409, 'id-taken', 'Another sample was recorded with this id.');
   }
   const planRow = await planOfAttempt(change, draft.planId);

@@ -27,7 +27,7 @@ function withWord(store: Store, word: string): WhereOptions {
     const phrase = sequelize.escape(`"${word.replaceAll('"', '""')}"`);
     return literal(
       `attempts.rowid IN (SELECT rowid FROM attempts_words WHERE attempts_words MATCH ${phrase})`,
-    ) as unknown as WhereOptions;
+    );
   }
   const like = literal(`${sequelize.escape(containing(word))} ESCAPE '\\'`);
   return {

@@ -3,7 +3,7 @@ import type { EdgeDraft, PlanDraft } from '../../contract/records';
 import { Refusal } from '../http/refusal';
 import type { Row } from './journal';
 import { pointedAt, propertiesOf } from './sewing-plan';
-import type { Change } from './store';
+import type { Change } from './change';
 
 /**
  * Creates an edge together with its plan, which has no finish until one is taken.

@@ -1,4 +1,4 @@
-import type { Change } from './store';
+import type { Change } from './change';
 
 /**
  * What must hold whenever a change ends, whoever wrote it and however: by a request, an import, an

@@ -1,16 +1,7 @@
-import type { DatedScrap } from '../../core/book/skill';
 import type { SewingPlan } from '../../core/finish/sewing-plan';
 import { learningKey } from '../../core/plan/same-set-up';
+import type { TaughtScrap } from '../compute/taught-scrap';
 import type { Store } from './store';
-
-/** A scrap as far as something is learned from it. */
-export interface TaughtScrap extends DatedScrap {
-  readonly id: string;
-  readonly clothId: string | null;
-  readonly machineId: string | null;
-  readonly footId: string | null;
-  readonly pinned: boolean;
-}
 
 type Where = Record<string | symbol, unknown>;
 

@@ -3,7 +3,8 @@ import type { RemovedEntry } from '../../contract/book';
 import { singular, type RecordTable } from '../database/models';
 import { Refusal, notFound } from '../http/refusal';
 import { removalsSince, type Row, type Step } from './journal';
-import type { Change, Store } from './store';
+import type { Change } from './change';
+import type { Store } from './store';
 
 /** Which fields of a table point at what must be there first. */
 const parents: Readonly<

@@ -24,7 +24,7 @@ import { checkPatched, recordAttempt, unpinOthers } from './attempts';
 import { createEdge } from './edges';
 import type { Row } from './journal';
 import { assemble, noFinishYet, planDraftOf, pointedAt, refuseBlocked } from './sewing-plan';
-import type { Change } from './store';
+import type { Change } from './change';
 
 /** How one kind of record is checked, written and shown. The routes know nothing else of it. */
 export interface Resource {
@@ -70,7 +70,11 @@ async function checkPlan(
   const solved = refolded || patched.includes('settings');
   if (plan.settings && solved) refuseBlocked(assembled, plan.settings);
   if (plan.keptAttemptId) {
-    await pointedAt(change, 'attempts', plan.keptAttemptId, 'keptAttemptId');
+    const kept = await pointedAt(change, 'attempts', plan.keptAttemptId, 'keptAttemptId');
+    if (patched.includes('keptAttemptId') && kept['planId'] !== draft['id']) {
+      const message = 'This scrap was sewn for another edge; a plan keeps one of its own.';
+      throw new Impossible([{ path: 'keptAttemptId', message }]);
+    }
   }
 }
 

@@ -18,7 +18,7 @@ import { sewingPlan } from '../../contract/plan';
 import { edgeDraft, planDraft, preferencesDraft, type PlanDraft } from '../../contract/records';
 import { Refusal } from '../http/refusal';
 import { draftOfRow, type Row } from './journal';
-import type { Change } from './store';
+import type { Change } from './change';
 
 /** Reads a stored row by its draft's schema, leaving the columns every row has aside. */
 function draftOf<T>(schema: { parse(value: unknown): T }, row: Row): T {

@@ -1,11 +1,7 @@
-import { computations, type Computation } from '../compute/computations';
-import { innerSums, type InnerSum } from '../compute/inner-sums';
+import { computations } from '../compute/computations';
+import { innerSums } from '../compute/inner-sums';
+import type { Asked } from './asked';
 import { told, type Told } from './told-refusal';
-
-/** What a thread is asked for: an answer to be sent, as JSON, or a sum of the server's own. */
-export type Asked =
-  | { readonly name: Computation; readonly body: unknown }
-  | { readonly inner: InnerSum; readonly given: unknown };
 
 /** A thread's whole life: one sum after another. */
 export default function compute(asked: Asked): Promise<Told<unknown>> {

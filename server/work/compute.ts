@@ -3,7 +3,7 @@ import { Piscina } from 'piscina';
 import { computations, type Computation } from '../compute/computations';
 import { innerSums, type InnerSum } from '../compute/inner-sums';
 import { Refusal } from '../http/refusal';
-import type { Asked } from './compute-worker';
+import type { Asked } from './asked';
 import { FairQueue, Full } from './fair-queue';
 import { heard, type Told } from './told-refusal';
 
@@ -24,8 +24,8 @@ export interface Compute {
 
 /** On the thread that asks; where there are no others, as in tests. */
 export const computeHere: Compute = {
-  run: async (name, body) => JSON.stringify(computations[name](body)),
-  inner: async (name, given) => innerSums[name](given as never) as never,
+  run: (name, body) => new Promise((done) => done(JSON.stringify(computations[name](body)))),
+  inner: (name, given) => new Promise((done) => done(innerSums[name](given as never) as never)),
 };
 
 /** Nothing here takes a tenth of it; what does is stuck. */

@@ -17,7 +17,7 @@ test('so many run at once, and whoever asks for much waits alone', async () => {
   const first = held();
   const all = [queue.run('a', first.work)];
   for (const client of ['a', 'a', 'b', 'c']) {
-    all.push(queue.run(client, async () => void order.push(client)));
+    all.push(queue.run(client, () => Promise.resolve(void order.push(client))));
   }
   await settle();
   expect(order).toEqual([]);
@@ -30,13 +30,13 @@ test('a line that is full, and a room that is full, say so', async () => {
   const queue = new FairQueue({ ...limits, atOnce: 1 });
   const first = held();
   const all = [queue.run('a', first.work)];
-  for (let i = 0; i < 3; i++) all.push(queue.run('a', async () => undefined));
-  await expect(queue.run('a', async () => undefined)).rejects.toThrow(Full);
-  for (let i = 0; i < 2; i++) all.push(queue.run('b', async () => undefined));
-  await expect(queue.run('c', async () => undefined)).rejects.toThrow(Full);
+  for (let i = 0; i < 3; i++) all.push(queue.run('a', () => Promise.resolve()));
+  await expect(queue.run('a', () => Promise.resolve())).rejects.toThrow(Full);
+  for (let i = 0; i < 2; i++) all.push(queue.run('b', () => Promise.resolve()));
+  await expect(queue.run('c', () => Promise.resolve())).rejects.toThrow(Full);
   first.end();
   await Promise.all(all);
-  await queue.run('c', async () => undefined);
+  await queue.run('c', () => Promise.resolve());
 });
 
 test('a place that is given up is nobody’s, and its work is not done', async () => {
@@ -45,8 +45,8 @@ test('a place that is given up is nobody’s, and its work is not done', async (
   const running = queue.run('a', first.work);
   const away = new AbortController();
   const done: string[] = [];
-  const given = queue.run('b', async () => void done.push('b'), away.signal);
-  const after = queue.run('c', async () => void done.push('c'));
+  const given = queue.run('b', () => Promise.resolve(void done.push('b')), away.signal);
+  const after = queue.run('c', () => Promise.resolve(void done.push('c')));
   away.abort(new Error('gone'));
   await expect(given).rejects.toThrow('gone');
   first.end();

@@ -1,3 +1,4 @@
+import { Readable } from 'node:stream';
 import { Worker } from 'node:worker_threads';
 import type { Database } from '../database/open';
 import type { JudgedRow } from '../exchange/judge-rows';
@@ -54,9 +55,7 @@ export function importHere({ models }: Database, pictures: Pictures): Importer {
       const judged = await judgeFile(bytes, help, progress);
       return use({
         ...judged,
-        async *lots() {
-          yield* lotsOf(judged);
-        },
+        lots: () => Readable.from(lotsOf(judged)),
       });
     },
   };

@@ -1,5 +1,5 @@
 import type { ErrorBody } from '../../contract/error';
-import { mostListed } from '../../contract/page';
+import { mostListed } from '../../contract/headers';
 import { whoHeaders } from './who';
 
 const asJson = { 'Content-Type': 'application/json' };

@@ -1,4 +1,4 @@
-import { changedEvent } from '../../contract/event';
+import type { ChangedEvent } from '../../contract/event';
 import { setReachable } from './connection';
 import { queryClient } from './query-client';
 import { reloadAll } from './records';
@@ -24,12 +24,14 @@ function changed(records: readonly (readonly [string, string])[]): void {
  * again by itself when it was cut, and says the last change it heard of.
  */
 export function hearOfChanges(): void {
-  const source = new EventSource('/api/events');
+  // What was changed between the loading of the page and now is told first.
+  const known = document.querySelector<HTMLMetaElement>('meta[name="changes-until"]')?.content;
+  const source = new EventSource(`/api/events?since=${encodeURIComponent(known ?? '')}`);
   source.onmessage = ({ data }: MessageEvent<string>) => {
     setReachable(true);
-    const event = changedEvent.safeParse(JSON.parse(data));
-    if (!event.success || event.data.tab === tab) return;
-    if (event.data.records) changed(event.data.records);
+    const event = JSON.parse(data) as ChangedEvent;
+    if (event.tab === tab) return;
+    if (event.records) changed(event.records);
     else void reloadAll();
   };
 }

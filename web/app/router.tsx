@@ -55,6 +55,12 @@ export const router = createBrowserRouter([
             ),
           },
           {
+            path: 'keeping',
+            lazy: later(
+              async () => (await import('../screens/keeping/keeping-screen')).KeepingScreen,
+            ),
+          },
+          {
             path: 'exchange',
             lazy: later(
               async () => (await import('../screens/exchange/exchange-screen')).ExchangeScreen,

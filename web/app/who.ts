@@ -1,4 +1,4 @@
-import { personHeader, tabHeader } from '../../contract/person';
+import { personHeader, tabHeader } from '../../contract/headers';
 
 const place = 'pin-margin person';
 

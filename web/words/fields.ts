@@ -33,7 +33,8 @@ export function valueInWords(field: string, value: unknown, lengths: Lengths): s
   if (typeof value === 'number') {
     return field.endsWith('Mm') ? lengths.fine(value) : String(value);
   }
-  if (typeof value !== 'object') return String(value);
+  if (typeof value === 'string') return value;
+  if (typeof value !== 'object') return '';
   const parts = Object.entries(value).filter(([, part]) => part !== null && part !== undefined);
   const said = parts
     .slice(0, mostParts)

@@ -1,17 +1,10 @@
 import { Download, FileUp } from 'lucide-react';
-import { useMutation } from '@tanstack/react-query';
 import { useRef, useState, type DragEvent } from 'react';
-import {
-  exchangeTables,
-  mostImportBytes,
-  type ExchangeTable,
-  type ImportPreview,
-} from '../../../contract/exchange';
-import { sendFile } from '../../app/api';
+import { exchangeTables, type ExchangeTable } from '../../../contract/exchange';
 import { notify } from '../../app/notices';
-import { reloadAll, writer } from '../../app/records';
 import { Button } from '../../controls/button';
 import { PreviewTable } from './preview-table';
+import { useImport } from './use-import';
 
 const tableNames: Readonly<Record<ExchangeTable, string>> = {
   cloths: 'Cloths',
@@ -30,38 +23,19 @@ export function ExchangeScreen() {
   const [file, setFile] = useState<File | null>(null);
   const input = useRef<HTMLInputElement>(null);
   const [over, setOver] = useState(false);
-  const preview = useMutation({
-    mutationFn: async (chosen: File) => {
-      await writer.settled();
-      if (chosen.size > mostImportBytes) {
-        throw new Error(
-          `This file is ${Math.round(chosen.size / 1024 / 1024)} MB; at most ${mostImportBytes / 1024 / 1024} MB are read.`,
-        );
-      }
-      return sendFile<ImportPreview>('import/preview', chosen);
-    },
-  });
-  const take = useMutation({
-    mutationFn: ({ chosen, digest }: { chosen: File; digest: string }) =>
-      writer.during(async () => {
-        const done = await sendFile<ImportPreview>(`import?digest=${digest}`, chosen);
-        await reloadAll();
-        return done;
-      }),
-    onSuccess: ({ counts }) => {
-      setFile(null);
-      preview.reset();
-      notify({
-        kind: 'info',
-        text: `Taken in: ${counts.added} added, ${counts.changed} changed. Undo takes all of it back.`,
-      });
-    },
+  const { preview, take, pending, progress, stopped, stop } = useImport(({ counts }) => {
+    setFile(null);
+    preview.reset();
+    notify({
+      kind: 'info',
+      text: `Taken in: ${counts.added} added, ${counts.changed} changed. Undo takes all of it back.`,
+    });
   });
   const look = (chosen: File | undefined) => {
     if (!chosen) return;
     setFile(chosen);
     take.reset();
-    preview.mutate(chosen);
+    preview.mutate({ file: chosen });
   };
   const onDrop = (event: DragEvent) => {
     event.preventDefault();
@@ -158,15 +132,26 @@ export function ExchangeScreen() {
             </p>
           </div>
         )}
-        {preview.isPending && (
-          <p role="status" className="p-4 text-lg">
-            Reading {file?.name}…
-          </p>
+        {pending && (
+          <div role="status" className="flex flex-wrap items-center gap-4 p-4 text-lg">
+            <span className="min-w-0 break-words">Reading {file?.name}…</span>
+            <progress
+              aria-label="Rows looked at"
+              className="min-w-40 grow"
+              {...(progress?.total ? { value: progress.done, max: progress.total } : {})}
+            />
+            {Boolean(progress?.total) && (
+              <span className="text-base text-soft">
+                {progress?.done} of {progress?.total} rows
+              </span>
+            )}
+            <Button onClick={stop}>Stop</Button>
+          </div>
         )}
         {trouble && (
           <div role="alert" className="mt-3 border-l-4 border-madder bg-madder-wash px-4 py-2">
             <p className="font-bold text-madder">Nothing was taken in.</p>
-            <p>{trouble.message}</p>
+            <p>{stopped ? 'You stopped it.' : trouble.message}</p>
             {take.error && file && (
               <Button className="mt-2" onClick={() => look(file)}>
                 Look again
@@ -178,7 +163,7 @@ export function ExchangeScreen() {
           <PreviewTable
             preview={preview.data}
             busy={take.isPending}
-            onTake={() => take.mutate({ chosen: file, digest: preview.data.digest })}
+            onTake={() => take.mutate({ file, digest: preview.data.digest })}
           />
         )}
       </section>

@@ -1,4 +1,4 @@
-import { Plus } from 'lucide-react';
+import { Download, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { AttemptRecord, ClothRecord, EdgeRecord, PlanRecord } from '../../../contract/records';
@@ -111,6 +111,13 @@ export function ProjectScreen() {
             onCommit={(name) => change('projects', projectId, { name })}
           />
         </div>
+        <a
+          href={`/api/projects/${projectId}/archive`}
+          download
+          className="flex min-h-11 items-center gap-2 text-pencil underline underline-offset-2"
+        >
+          <Download size={18} aria-hidden /> Save as an archive
+        </a>
         <Button look="solid" onClick={() => setAsking(true)}>
           <Plus size={18} aria-hidden /> New edge
         </Button>

@@ -26,9 +26,14 @@ export function ProjectsScreen() {
             From a cloth and an edge to the hem that holds, with its margin.
           </p>
         </div>
-        <Button look="solid" onClick={() => setAsking(true)}>
-          <Plus size={18} aria-hidden /> New project
-        </Button>
+        <div className="flex items-center gap-4">
+          <Link to="/keeping" className="text-pencil underline underline-offset-2">
+            Safe keeping
+          </Link>
+          <Button look="solid" onClick={() => setAsking(true)}>
+            <Plus size={18} aria-hidden /> New project
+          </Button>
+        </div>
       </div>
       {projects.data.length === 0 && (
         <p className="sheet p-6 text-lg">

@@ -6,19 +6,7 @@ import { notify } from '../../app/notices';
 import { reloadAll, tellTrouble, writer } from '../../app/records';
 import { LoadState } from '../../app/trouble';
 import { Button } from '../../controls/button';
-import { counted } from '../../words/number';
-
-const nouns: Readonly<Record<string, readonly [one: string, many: string]>> = {
-  cloths: ['cloth', 'cloths'],
-  machines: ['machine', 'machines'],
-  feet: ['foot', 'feet'],
-  needles: ['needle', 'needles'],
-  threads: ['thread', 'threads'],
-  projects: ['project', 'projects'],
-  edges: ['edge', 'edges'],
-  plans: ['plan', 'plans'],
-  attempts: ['scrap', 'scraps'],
-};
+import { recordsInWords } from '../../words/records';
 
 /** Everything that was taken out in the last thirty days, to be brought back one by one. */
 export function RemovedScreen() {
@@ -57,7 +45,7 @@ export function RemovedScreen() {
                   {formatDistanceToNow(parseISO(at), { addSuffix: true })}
                   {Object.entries(counts).length > 1 &&
                     `, with ${Object.entries(counts)
-                      .map(([table, n]) => counted(n, ...(nouns[table] ?? [table, table])))
+                      .map(([table, n]) => recordsInWords(table, n))
                       .join(', ')}`}
                 </span>
               </span>

@@ -1,0 +1,174 @@
+import { randomUUID } from 'node:crypto';
+import { literal, type Transaction } from 'sequelize';
+import { singular, type RecordTable } from '../database/models';
+import type { Database } from '../database/open';
+import { Refusal, notFound } from '../http/refusal';
+import type { KeptPhoto } from '../photos/keep-photo';
+import type { Compute } from '../work/compute';
+import { allSteps, type Row, type Step } from './journal';
+
+/** Between two lots of rows others get their turn. */
+export const rowsAtOnce = 200;
+/** SQLite takes so many values in one question without being asked. */
+const idsAtOnce = 500;
+
+/** The writes of one change; they are kept together, undone together. */
+export class Change {
+  readonly steps: Step[] = [];
+  constructor(
+    private readonly database: Database,
+    private readonly transaction: Transaction,
+    readonly sums: Compute,
+  ) {}
+
+  async find(table: RecordTable, id: string): Promise<Row | null> {
+    const row = await this.database.models[table].findByPk(id, { transaction: this.transaction });
+    return row ? (row.get({ plain: true }) as Row) : null;
+  }
+
+  /** What a change of the journal wrote. */
+  stepsOf(changeId: number): Promise<Step[]> {
+    return allSteps(this.database, changeId, this.transaction);
+  }
+
+  async hasPhoto(id: string): Promise<boolean> {
+    const { photos } = this.database.models;
+    return (await photos.count({ where: { id }, transaction: this.transaction })) > 0;
+  }
+
+  async list(table: RecordTable, where: Record<string, string | number> = {}): Promise<Row[]> {
+    const rows = await this.database.models[table].findAll({
+      where,
+      transaction: this.transaction,
+      order: [
+        ['createdAt', 'ASC'],
+        ['id', 'ASC'],
+      ],
+    });
+    return rows.map((row) => row.get({ plain: true }) as Row);
+  }
+
+  /** Scrap numbers that a plan has more than once. */
+  async numberedTwice(planIds: readonly string[]): Promise<{ planId: string; number: number }[]> {
+    const found: { planId: string; number: number }[] = [];
+    for (let at = 0; at < planIds.length; at += idsAtOnce) {
+      const rows = await this.database.models.attempts.findAll({
+        where: { planId: planIds.slice(at, at + idsAtOnce) },
+        attributes: ['planId', 'number'],
+        group: ['planId', 'number'],
+        having: literal('count(*) > 1'),
+        transaction: this.transaction,
+      });
+      found.push(
+        ...rows.map((row) => ({
+          planId: String(row.get('planId')),
+          number: Number(row.get('number')),
+        })),
+      );
+    }
+    return found;
+  }
+
+  /** The greatest number in a column, 0 when there is none. */
+  async greatest(
+    table: RecordTable,
+    column: string,
+    where: Record<string, string>,
+  ): Promise<number> {
+    const { transaction } = this;
+    const most = await this.database.models[table].max(column, { where, transaction });
+    return Number(most ?? 0);
+  }
+
+  async create(
+    table: RecordTable,
+    draft: Record<string, unknown>,
+    id: string = randomUUID(),
+  ): Promise<Row> {
+    const now = new Date().toISOString();
+    const after: Row = { ...draft, id, version: 1, createdAt: now, updatedAt: now };
+    await this.database.models[table].create(after, { transaction: this.transaction });
+    this.steps.push({ table, id, before: null, after });
+    return after;
+  }
+
+  /** Creates many records of a table at once; each brings its id, and its day where it has one. */
+  async createMany(
+    table: RecordTable,
+    drafts: readonly (Record<string, unknown> & { readonly id: string })[],
+  ): Promise<void> {
+    const now = new Date().toISOString();
+    const rows = drafts.map((draft): Row => ({
+      createdAt: now,
+      ...draft,
+      version: 1,
+      updatedAt: now,
+    }));
+    for (let at = 0; at < rows.length; at += rowsAtOnce) {
+      const some = rows.slice(at, at + rowsAtOnce);
+      await this.database.models[table].bulkCreate(some, { transaction: this.transaction });
+    }
+    for (const after of rows) this.steps.push({ table, id: after.id, before: null, after });
+  }
+
+  /** Puts a record back that was taken out, under a version nobody holds. */
+  async restore(table: RecordTable, before: Row): Promise<Row> {
+    const after: Row = { ...before, version: before.version + 1 };
+    await this.database.models[table].create(after, { transaction: this.transaction });
+    this.steps.push({ table, id: after.id, before: null, after });
+    return after;
+  }
+
+  /** Keeps photos under their hashes; one that is there already is left alone. */
+  async keepPhotos(photos: readonly KeptPhoto[]): Promise<void> {
+    await this.database.models.photos.bulkCreate(
+      photos.map(({ id, bytes, widthPx, heightPx }) => ({ id, bytes, widthPx, heightPx })),
+      { ignoreDuplicates: true, transaction: this.transaction },
+    );
+  }
+
+  /** @throws Refusal 404 without the record, 409 when `version` is not the stored one */
+  async update(
+    table: RecordTable,
+    id: string,
+    version: number,
+    patch: Record<string, unknown>,
+  ): Promise<Row> {
+    const before = await this.current(table, id, version);
+    const after: Row = {
+      ...before,
+      ...patch,
+      id,
+      version: version + 1,
+      updatedAt: new Date().toISOString(),
+    };
+    await this.database.models[table].update(after, {
+      where: { id },
+      transaction: this.transaction,
+    });
+    this.steps.push({ table, id, before, after });
+    return after;
+  }
+
+  /** @throws Refusal 404 without the record, 409 when `version` is not the stored one */
+  async remove(table: RecordTable, id: string, version: number): Promise<void> {
+    const before = await this.current(table, id, version);
+    await this.database.models[table].destroy({ where: { id }, transaction: this.transaction });
+    this.steps.push({ table, id, before, after: null });
+  }
+
+  /** @throws Refusal 404 without the record, 409 when `version` is not the stored one */
+  async current(table: RecordTable, id: string, version: number): Promise<Row> {
+    const row = await this.find(table, id);
+    if (!row) throw notFound(singular[table], id);
+    if (row.version !== version) {
+      throw new Refusal(
+        409,
+        'stale',
+        `This ${singular[table]} was changed elsewhere: you have version ${version}, it is now at ${row.version}. Nothing was overwritten; load it again.`,
+        [{ path: 'version', message: `It is ${row.version}.` }],
+      );
+    }
+    return row;
+  }
+}

@@ -1,0 +1,95 @@
+import { FileUp } from 'lucide-react';
+import { useMutation } from '@tanstack/react-query';
+import { AlertDialog } from 'radix-ui';
+import { useRef, useState } from 'react';
+import type { ArchiveTaken } from '../../../contract/archive';
+import { sendFile } from '../../app/api';
+import { notify } from '../../app/notices';
+import { reloadAll, writer } from '../../app/records';
+import { Button } from '../../controls/button';
+import { countsInWords } from '../../words/records';
+
+/** Takes an archive in: asks once, can be given up, and says what became of it. */
+export function ArchiveIn() {
+  const [file, setFile] = useState<File | null>(null);
+  const input = useRef<HTMLInputElement>(null);
+  const away = useRef<AbortController | null>(null);
+  const take = useMutation({
+    mutationFn: (chosen: File) =>
+      writer.during(async () => {
+        away.current = new AbortController();
+        const taken = await sendFile<ArchiveTaken>('archive', chosen, away.current.signal);
+        await reloadAll();
+        return taken;
+      }),
+    onSuccess: ({ counts, before }) =>
+      notify({
+        kind: 'info',
+        text: before
+          ? `Taken in: ${countsInWords(counts)}. What was here before is the newest snapshot.`
+          : `Added: ${countsInWords(counts) || 'nothing; all of it was here'}.`,
+      }),
+  });
+  const given = take.error?.name === 'AbortError';
+  return (
+    <div className="border-t border-line pt-3">
+      <h3 className="text-lg">Take an archive in</h3>
+      <p className="pb-2 text-sm text-soft">
+        Of everything: it takes the place of all that is here, which stays as a snapshot. Of one
+        project: what is missing here is added.
+      </p>
+      {take.isPending ? (
+        <div role="status" className="flex items-center gap-3">
+          <progress aria-label="Reading the archive" className="min-w-0 grow" />
+          <Button onClick={() => away.current?.abort()}>Stop</Button>
+        </div>
+      ) : (
+        <Button onClick={() => input.current?.click()}>
+          <FileUp size={18} aria-hidden /> Choose an archive
+        </Button>
+      )}
+      <input
+        ref={input}
+        type="file"
+        accept=".tar,application/x-tar"
+        aria-label="Archive to take in"
+        className="sr-only"
+        tabIndex={-1}
+        onChange={(event) => {
+          setFile(event.target.files?.[0] ?? null);
+          event.target.value = '';
+        }}
+      />
+      {take.error && (
+        <p role="alert" className="mt-3 border-l-4 border-madder bg-madder-wash px-3 py-2">
+          <b className="text-madder">Nothing was taken in.</b>{' '}
+          {given ? 'You stopped it.' : take.error.message}
+        </p>
+      )}
+      <AlertDialog.Root open={file !== null} onOpenChange={(open) => !open && setFile(null)}>
+        <AlertDialog.Portal>
+          <AlertDialog.Overlay className="fixed inset-0 bg-black/40" />
+          <AlertDialog.Content className="slip fixed top-1/2 left-1/2 w-[28rem] max-w-[92vw] -translate-x-1/2 -translate-y-1/2 p-6">
+            <AlertDialog.Title className="mb-2 text-xl break-words">
+              Take in {file?.name}?
+            </AlertDialog.Title>
+            <AlertDialog.Description className="mb-4 text-soft">
+              An archive of everything takes the place of all that is here; one of a project adds
+              what is missing. A snapshot is taken first, so that you can go back.
+            </AlertDialog.Description>
+            <div className="flex gap-3">
+              <AlertDialog.Action asChild>
+                <Button look="solid" onClick={() => file && take.mutate(file)}>
+                  Take it in
+                </Button>
+              </AlertDialog.Action>
+              <AlertDialog.Cancel asChild>
+                <Button>Leave it</Button>
+              </AlertDialog.Cancel>
+            </div>
+          </AlertDialog.Content>
+        </AlertDialog.Portal>
+      </AlertDialog.Root>
+    </div>
+  );
+}
