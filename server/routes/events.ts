@@ -88,7 +88,8 @@ export function eventRoutes(events: Events): Router {
   router.get('/events', (request, response) => {
     const { since } = request.query;
     const last = request.headers['last-event-id'];
-    events.listen(response, String(last ?? since ?? '') || undefined);
+    const known = typeof last === 'string' ? last : since;
+    events.listen(response, typeof known === 'string' && known !== '' ? known : undefined);
   });
   return router;
 }

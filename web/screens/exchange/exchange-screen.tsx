@@ -25,7 +25,6 @@ export function ExchangeScreen() {
   const [over, setOver] = useState(false);
   const { preview, take, pending, progress, stopped, stop } = useImport(({ counts }) => {
     setFile(null);
-    preview.reset();
     notify({
       kind: 'info',
       text: `Taken in: ${counts.added} added, ${counts.changed} changed. Undo takes all of it back.`,

@@ -43,7 +43,10 @@ export function useImport(onTaken: (done: ImportPreview) => void) {
         await reloadAll();
         return done;
       }),
-    onSuccess: onTaken,
+    onSuccess: (done) => {
+      preview.reset();
+      onTaken(done);
+    },
   });
   const pending = preview.isPending || take.isPending;
   const progress = useQuery({

@@ -50,15 +50,15 @@ export function SnapshotList({ snapshots }: { snapshots: readonly SnapshotEntry[
   const busy = now.isPending || back.isPending;
   return (
     <>
-      <div className="flex flex-wrap items-center gap-4 pb-2">
-        <div className="grow">
+      <div className="flex items-start gap-4 pb-2">
+        <div className="min-w-0 grow">
           <h2 className="text-2xl">Snapshots</h2>
           <p className="text-soft">
             One a day by itself, and one before whatever changes much. Seven days are kept, and one
             a week for four weeks before.
           </p>
         </div>
-        <Button disabled={busy} onClick={() => now.mutate()}>
+        <Button className="shrink-0" disabled={busy} onClick={() => now.mutate()}>
           Take one now
         </Button>
       </div>
@@ -79,7 +79,7 @@ export function SnapshotList({ snapshots }: { snapshots: readonly SnapshotEntry[
                   <span className="text-graphite">{difference(snapshot)}</span>
                 </span>
               </span>
-              <Button disabled={busy} onClick={() => back.mutate(snapshot.id)}>
+              <Button className="shrink-0" disabled={busy} onClick={() => back.mutate(snapshot.id)}>
                 Go back<span className="sr-only"> to {snapshot.at}</span>
               </Button>
             </li>
