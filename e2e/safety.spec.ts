@@ -83,6 +83,17 @@ test('two tabs on one edge: each hears of the other, and what was typed meanwhil
   await expect
     .poll(async () => await app.api('edges/edge-veil'))
     .toMatchObject({ name: 'Veil, back edge', lengthMm: 2000 });
+  // What is typed and not kept yet is asked about too, at its field.
+  await name.fill('Veil, my name');
+  await app.change('edges/edge-veil', { version: 3, name: 'Veil, their name' });
+  const meanwhile = other.getByRole('alert').filter({ hasText: 'Changed elsewhere meanwhile' });
+  await expect(meanwhile).toContainText('Veil, their name');
+  await name.press('Enter');
+  expect(await app.api('edges/edge-veil')).toMatchObject({ name: 'Veil, their name' });
+  await meanwhile.getByRole('button', { name: 'Set it to mine' }).click();
+  await expect
+    .poll(async () => await app.api('edges/edge-veil'))
+    .toMatchObject({ name: 'Veil, my name' });
   // A tab that was left behind with something unsent asks before it writes over newer work.
   const unsent = [
     { key: 'edges/edge-veil', patch: { lengthMm: 1700 }, bases: { lengthMm: [1900] } },

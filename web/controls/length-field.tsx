@@ -2,6 +2,7 @@ import { useId, useState, type KeyboardEvent } from 'react';
 import { Impossible } from '../../core/impossible';
 import { parseLength } from '../../core/measure/parse-length';
 import { useLengths } from '../app/lengths-context';
+import { Meanwhile, useTyping } from './meanwhile';
 
 interface LengthFieldProps {
   readonly label: string;
@@ -42,15 +43,21 @@ export function LengthField(props: LengthFieldProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
 
-  const commit = () => {
+  const typing = useTyping(value);
+  const putBack = () => {
+    setTyped(null);
+    setTrouble(null);
+    typing.end();
+  };
+
+  const commit = (evenOvertaken = false) => {
+    if (typing.overtaken && !evenOvertaken) return;
     if (typed === null || typed.trim() === shown) {
-      setTyped(null);
-      setTrouble(null);
+      putBack();
       return;
     }
     if (typed.trim() === '' && optional) {
-      setTyped(null);
-      setTrouble(null);
+      putBack();
       onCommit(null);
       return;
     }
@@ -59,7 +66,7 @@ export function LengthField(props: LengthFieldProps) {
       const reason = refuse?.(mm) ?? null;
       setTrouble(reason);
       if (reason) return;
-      setTyped(null);
+      putBack();
       onCommit(mm);
     } catch (error) {
       if (!(error instanceof Impossible)) throw error;
@@ -72,10 +79,7 @@ export function LengthField(props: LengthFieldProps) {
       event.preventDefault();
       commit();
     }
-    if (event.key === 'Escape') {
-      setTyped(null);
-      setTrouble(null);
-    }
+    if (event.key === 'Escape') putBack();
   };
 
   return (
@@ -94,11 +98,12 @@ export function LengthField(props: LengthFieldProps) {
           aria-invalid={trouble !== null}
           aria-describedby={trouble ? `${id}-trouble` : undefined}
           onChange={(event) => {
+            typing.begin();
             setTyped(event.target.value);
             // Gone before the field is left, so that nothing moves under a finger going for a button.
             setTrouble(null);
           }}
-          onBlur={commit}
+          onBlur={() => commit()}
           onKeyDown={onKeyDown}
         />
         <span className="text-sm text-soft">
@@ -110,6 +115,13 @@ export function LengthField(props: LengthFieldProps) {
         <p id={`${id}-trouble`} role="alert" className="mt-1 text-sm font-bold text-madder">
           {trouble}
         </p>
+      )}
+      {typing.overtaken && (
+        <Meanwhile
+          theirs={value === null ? '' : lengths.fine(value)}
+          onMine={() => commit(true)}
+          onTheirs={putBack}
+        />
       )}
       {hint && !trouble && <p className="mt-1 text-sm text-soft">{hint}</p>}
     </div>

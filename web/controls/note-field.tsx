@@ -1,4 +1,5 @@
 import { useId, useState } from 'react';
+import { Meanwhile, useTyping } from './meanwhile';
 
 interface NoteFieldProps {
   readonly label: string;
@@ -12,6 +13,16 @@ interface NoteFieldProps {
 export function NoteField({ label, value, most, rows, onCommit }: NoteFieldProps) {
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
+  const typing = useTyping(value);
+  const putBack = () => {
+    setTyped(null);
+    typing.end();
+  };
+  const commit = () => {
+    const text = (typed ?? value).trim();
+    if (text !== value) onCommit(text);
+    putBack();
+  };
   return (
     <div>
       <label htmlFor={id} className="mb-1 block text-sm text-soft">
@@ -23,16 +34,18 @@ export function NoteField({ label, value, most, rows, onCommit }: NoteFieldProps
         maxLength={most}
         className="field block resize-y"
         value={typed ?? value}
-        onChange={(event) => setTyped(event.target.value)}
+        onChange={(event) => {
+          typing.begin();
+          setTyped(event.target.value);
+        }}
         onBlur={() => {
-          const text = (typed ?? value).trim();
-          if (text !== value) onCommit(text);
-          setTyped(null);
+          if (!typing.overtaken) commit();
         }}
         onKeyDown={(event) => {
-          if (event.key === 'Escape') setTyped(null);
+          if (event.key === 'Escape') putBack();
         }}
       />
+      {typing.overtaken && <Meanwhile theirs={value} onMine={commit} onTheirs={putBack} />}
     </div>
   );
 }

@@ -1,4 +1,5 @@
 import { useId, useState } from 'react';
+import { Meanwhile, useTyping } from './meanwhile';
 
 interface NumberFieldProps {
   readonly label: string;
@@ -17,12 +18,17 @@ export function NumberField(props: NumberFieldProps) {
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
   const [own, setOwn] = useState<string | null>(null);
-  const commit = () => {
-    if (typed === null) return;
+  const typing = useTyping(value);
+  const putBack = () => {
+    setTyped(null);
+    setOwn(null);
+    typing.end();
+  };
+  const commit = (evenOvertaken = false) => {
+    if (typed === null || (typing.overtaken && !evenOvertaken)) return;
     const text = typed.trim().replace(',', '.');
     if (text === '' && optional) {
-      setTyped(null);
-      setOwn(null);
+      putBack();
       if (value !== null) onCommit(null);
       return;
     }
@@ -32,7 +38,7 @@ export function NumberField(props: NumberFieldProps) {
       : (refuse?.(number) ?? null);
     setOwn(reason);
     if (reason) return;
-    setTyped(null);
+    putBack();
     if (number !== value) onCommit(number);
   };
   const shown = own ?? trouble;
@@ -51,16 +57,14 @@ export function NumberField(props: NumberFieldProps) {
           aria-invalid={shown !== undefined && shown !== null}
           aria-describedby={shown ? `${id}-trouble` : undefined}
           onChange={(event) => {
+            typing.begin();
             setTyped(event.target.value);
             setOwn(null);
           }}
-          onBlur={commit}
+          onBlur={() => commit()}
           onKeyDown={(event) => {
             if (event.key === 'Enter') commit();
-            if (event.key === 'Escape') {
-              setTyped(null);
-              setOwn(null);
-            }
+            if (event.key === 'Escape') putBack();
           }}
         />
         <span className="text-sm text-soft">{unit}</span>
@@ -69,6 +73,13 @@ export function NumberField(props: NumberFieldProps) {
         <p id={`${id}-trouble`} role="alert" className="mt-1 text-sm font-bold text-madder">
           {shown}
         </p>
+      )}
+      {typing.overtaken && (
+        <Meanwhile
+          theirs={value === null ? '' : `${value} ${unit}`}
+          onMine={() => commit(true)}
+          onTheirs={putBack}
+        />
       )}
     </div>
   );

@@ -1,4 +1,5 @@
 import { useId, useState, type ComponentProps } from 'react';
+import { Meanwhile, useTyping } from './meanwhile';
 
 interface TextFieldProps {
   readonly label: string;
@@ -16,8 +17,15 @@ export function TextField(props: TextFieldProps) {
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
   const [own, setOwn] = useState<string | null>(null);
+  const typing = useTyping(value);
   const shown = trouble ?? own;
-  const commit = () => {
+  const putBack = () => {
+    setTyped(null);
+    setOwn(null);
+    typing.end();
+  };
+  const commit = (evenOvertaken = false) => {
+    if (typing.overtaken && !evenOvertaken) return;
     const text = (typed ?? value).trim();
     const reason = text === value ? null : (refuse?.(text) ?? null);
     setOwn(reason);
@@ -25,6 +33,7 @@ export function TextField(props: TextFieldProps) {
     if (reason) return;
     if (text !== value && text !== '') onCommit(text);
     setTyped(null);
+    typing.end();
   };
   return (
     <div>
@@ -37,20 +46,23 @@ export function TextField(props: TextFieldProps) {
         value={typed ?? value}
         maxLength={most}
         aria-invalid={typed?.trim() === '' || Boolean(shown)}
-        onChange={(event) => setTyped(event.target.value)}
-        onBlur={commit}
+        onChange={(event) => {
+          typing.begin();
+          setTyped(event.target.value);
+        }}
+        onBlur={() => commit()}
         onKeyDown={(event) => {
           if (event.key === 'Enter') commit();
-          if (event.key === 'Escape') {
-            setTyped(null);
-            setOwn(null);
-          }
+          if (event.key === 'Escape') putBack();
         }}
       />
       {(typed?.trim() === '' || shown) && (
         <p role="alert" className="mt-1 text-sm font-bold text-madder">
           {shown ?? 'It needs a name; the old one is kept.'}
         </p>
+      )}
+      {typing.overtaken && (
+        <Meanwhile theirs={value} onMine={() => commit(true)} onTheirs={putBack} />
       )}
     </div>
   );
