@@ -20,13 +20,21 @@ const containing = (text: string) => `%${text.replace(/[\\%_]/g, (sign) => `\\${
 /** The index of the book's words is one of every three letters after one another. */
 const shortestIndexed = 3;
 
+/**
+ * How SQLite goes through what matches: by the matches, which it then sorts; or along the order that
+ * is asked for, looking whether each is among them, until the page is full (a plus before the column
+ * tells it so). The first is quick for few matches, the second for many.
+ */
+type Way = 'by-the-matches' | 'along-the-order';
+const fewMatches = 2000;
+
 /** Scraps in whose names or note a word stands, by the index where the word is long enough. */
-function withWord(store: Store, word: string): WhereOptions {
+function withWord(store: Store, word: string, way: Way): WhereOptions {
   const { sequelize } = store.database;
   if ([...word].length >= shortestIndexed) {
     const phrase = sequelize.escape(`"${word.replaceAll('"', '""')}"`);
     return literal(
-      `attempts.rowid IN (SELECT rowid FROM attempts_words WHERE attempts_words MATCH ${phrase})`,
+      `${way === 'along-the-order' ? '+' : ''}attempts.rowid IN (SELECT rowid FROM attempts_words WHERE attempts_words MATCH ${phrase})`,
     );
   }
   const like = literal(`${sequelize.escape(containing(word))} ESCAPE '\\'`);
@@ -37,23 +45,25 @@ function withWord(store: Store, word: string): WhereOptions {
   };
 }
 
-function searched(store: Store, q: string): WhereOptions[] {
+function searched(store: Store, q: string, way: Way): WhereOptions[] {
   return q
     .trim()
     .split(/\s+/)
     .filter(Boolean)
     .map((word) => {
       const named = catalogue.filter(({ name }) => name.toLowerCase().includes(word.toLowerCase()));
-      return { [Op.or]: [withWord(store, word), { finish: named.map(({ id }) => id) }] };
+      const found = withWord(store, word, way);
+      if (named.length === 0) return found;
+      return { [Op.or]: [found, { finish: named.map(({ id }) => id) }] };
     });
 }
 
-function narrowed(store: Store, query: BookQuery): WhereOptions {
+function narrowed(store: Store, query: BookQuery, way: Way): WhereOptions {
   const fields = ['finish', 'clothId', 'machineId', 'footId', 'verdict'] as const;
   return {
     [Op.and]: [
       ...fields.flatMap((field) => (query[field] ? [{ [field]: query[field] }] : [])),
-      ...searched(store, query.q),
+      ...searched(store, query.q, way),
     ],
   };
 }
@@ -83,26 +93,24 @@ const shownColumns = [
 /** One page of the book, without the set-ups. */
 export async function bookPage(store: Store, query: BookQuery): Promise<BookPage> {
   const { attempts } = store.database.models;
-  const chosen = narrowed(store, query);
   const direction = query.dir === 'asc' ? 'ASC' : 'DESC';
-  const [total, rows] = await Promise.all([
-    attempts.count({ where: chosen }),
-    attempts.findAll({
-      where: chosen,
-      attributes: shownColumns,
-      order: [
-        // What has nothing there comes last, whichever way it is sorted; a day is always there.
-        ...(query.sort === 'sewnOn'
-          ? []
-          : [[literal(`${columnOf[query.sort]} IS NULL`), 'ASC'] as [Literal, string]]),
-        [literal(columnOf[query.sort]), direction],
-        ['createdAt', direction],
-        ['id', 'ASC'],
-      ],
-      limit: query.size,
-      offset: query.page * query.size,
-    }),
-  ]);
+  const total = await attempts.count({ where: narrowed(store, query, 'by-the-matches') });
+  const way = total <= fewMatches ? 'by-the-matches' : 'along-the-order';
+  const rows = await attempts.findAll({
+    where: narrowed(store, query, way),
+    attributes: shownColumns,
+    order: [
+      // What has nothing there comes last, whichever way it is sorted; a day is always there.
+      ...(query.sort === 'sewnOn'
+        ? []
+        : [[literal(`${columnOf[query.sort]} IS NULL`), 'ASC'] as [Literal, string]]),
+      [literal(columnOf[query.sort]), direction],
+      ['createdAt', direction],
+      ['id', 'ASC'],
+    ],
+    limit: query.size,
+    offset: query.page * query.size,
+  });
   const plain = rows.map((row) => row.get({ plain: true }) as Omit<BookRow, 'edgeId'>);
   const planIds = [...new Set(plain.flatMap(({ planId }) => planId ?? []))];
   const plans = await store.database.models.plans.findAll({
