@@ -115,7 +115,8 @@ const bombs = {
   'a search of 2,000 words': [`book?q=${'ab%20'.repeat(2000)}`, {}],
 };
 
-export async function bombed() {
+/** @param timed whether the clock may fail it too */
+export async function bombed(timed) {
   await underAttack(async ({ api }) => {
     for (const [name, [path, request]] of Object.entries(bombs)) {
       const end = watchHealth(api);
@@ -131,7 +132,7 @@ export async function bombed() {
         const told = status === 503 && response.headers.get('retry-after');
         expect(status > 0 && (status < 500 || told), `${name}: ${status} ${text.slice(0, 300)}`);
       }
-      expect(p99 < 150, `${name}: health took ${p99.toFixed(0)} ms`);
+      if (timed) expect(p99 < 150, `${name}: health took ${p99.toFixed(0)} ms`);
     }
   });
 }

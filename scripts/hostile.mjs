@@ -11,12 +11,13 @@ import { build, root } from './prepare.mjs';
 const short = process.argv.includes('short');
 build();
 const attacks = {
-  fuzz: () => fuzz(short ? 5_000 : 100_000),
+  // Speed is claimed where nothing else runs; beside the other tests it is only told.
+  fuzz: () => fuzz(short ? 5_000 : 100_000, !short),
   // Two folders beside each other, one for each core.
   kills: () => Promise.all(['thread', 'needle'].map((seed) => killed(short ? 10 : 100, seed))),
   'a full disk': fullDisk,
   'a folder taken away': folderGone,
-  bombs: bombed,
+  bombs: () => bombed(!short),
 };
 let passed = 0;
 let failed = 0;
