@@ -5,7 +5,9 @@ import { reloadAll } from './records';
 import { tab } from './who';
 
 /** What follows from any record: asked for again whenever something changed elsewhere. */
-const derived = ['history', 'book', 'removed', 'snapshots', 'worked'];
+const derived = ['history', 'removed', 'snapshots'];
+/** What is asked of a table as a whole, by the second part of its key. */
+const ofWhole = ['list', 'book', 'choices', 'usual', 'skill', 'worked'];
 
 /** Asks again for the records that changed elsewhere, and for what follows from them. */
 function changed(records: readonly (readonly [string, string])[]): void {
@@ -15,7 +17,7 @@ function changed(records: readonly (readonly [string, string])[]): void {
     predicate: ({ queryKey: [first, second] }) =>
       derived.includes(String(first)) ||
       (tables.has(String(first)) &&
-        (second === 'list' || ids.has(`${String(first)}/${String(second)}`))),
+        (ofWhole.includes(String(second)) || ids.has(`${String(first)}/${String(second)}`))),
   });
 }
 

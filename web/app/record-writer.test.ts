@@ -40,7 +40,7 @@ function setUp() {
   const sent = async (many: number) => {
     while (calls.length < many) await turn();
   };
-  return { calls, events, writer, shown, turn, sent };
+  return { calls, cache, events, writer, shown, turn, sent };
 }
 
 test('a change shows at once and is sent with the newest version known', async () => {
@@ -110,6 +110,19 @@ describe('a record that was changed elsewhere', () => {
     expect(shown()).toMatchObject({ width: 9, length: 3 });
     calls[2]?.answer(200, { id: 'a', version: 8, width: 9, length: 3 });
     await writer.settled();
+  });
+
+  test('and loaded anew before a change went out is not written over either', async () => {
+    const { calls, cache, writer, events, turn } = setUp();
+    writer.change('plans', 'a', { width: 2, length: 3 });
+    for (const where of [{}, { edgeId: 'e' }]) {
+      cache.setQueryData(['plans', 'list', where], [{ id: 'a', version: 7, width: 9 }]);
+    }
+    await turn();
+    expect(calls.map(({ body }) => body)).toEqual([{ version: 7, length: 3 }]);
+    expect(events.disputed).toHaveBeenCalledWith(
+      expect.objectContaining({ fields: [{ field: 'width', mine: 2, theirs: 9 }] }),
+    );
   });
 
   test('is not written over by what an earlier page left, however much later', async () => {

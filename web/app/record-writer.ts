@@ -1,7 +1,7 @@
 import type { QueryClient } from '@tanstack/react-query';
 import { ApiError, Unreachable, send } from './api';
 import type { Dispute } from './disputes';
-import { basesOf, merged, type Bases } from './merge';
+import { basesOf, merged, type Bases, type Disputed } from './merge';
 
 interface Stored {
   readonly id: string;
@@ -159,10 +159,30 @@ export class RecordWriter {
   ): void {
     const { mine, disputed } = merged(patch, bases, stored);
     if (Object.keys(mine).length > 0) this.change(resource, id, mine);
-    if (disputed.length === 0) return;
-    const { name } = stored;
+    if (disputed.length > 0) this.ask(resource, id, disputed, stored);
+  }
+
+  /**
+   * What of a waiting change may go out. The record may have been loaded anew since it was made,
+   * with what somebody else set the same field to: that is asked about, and not written over with
+   * the version that came along.
+   */
+  private undisputed(resource: string, id: string, { patch, bases }: Waiting): Waiting {
+    const record = this.shown(resource, id);
+    if (!record) return { patch, bases };
+    const { disputed } = merged(patch, bases, record);
+    if (disputed.length > 0) this.ask(resource, id, disputed, record);
+    const fields = disputed.map(({ field }) => field);
+    const kept = Object.fromEntries(
+      Object.entries(patch).filter(([name]) => !fields.includes(name)),
+    );
+    this.show(resource, id, (shown) => ({ ...shown, ...kept }));
+    return { patch: kept, bases };
+  }
+
+  private ask(resource: string, id: string, fields: readonly Disputed[], { name }: Patch): void {
     this.events.disputed({
-      ...{ resource, id, fields: disputed },
+      ...{ resource, id, fields },
       name: typeof name === 'string' ? name : '',
     });
   }
@@ -233,8 +253,9 @@ export class RecordWriter {
       // The change is painted before it is sent; quick ones after one another go out as one.
       await new Promise((painted) => setTimeout(painted));
       await this.held;
-      const sent = this.waiting.get(key) ?? nothing;
+      const sent = this.undisputed(resource, id, this.waiting.get(key) ?? nothing);
       this.waiting.delete(key);
+      if (Object.keys(sent.patch).length === 0) continue;
       this.under.set(key, sent.bases);
       try {
         const version = this.versionOf(resource, id);
