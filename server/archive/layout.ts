@@ -1,20 +1,8 @@
 import type { Connection } from '../database/connection';
+import { recordTables } from '../database/models';
 
 /** The tables that an archive holds, parents before children. */
-export const archivedTables = [
-  'preferences',
-  'cloths',
-  'machines',
-  'feet',
-  'needles',
-  'threads',
-  'projects',
-  'edges',
-  'plans',
-  'attempts',
-  'changes',
-  'steps',
-] as const;
+export const archivedTables = [...recordTables, 'changes', 'steps'] as const;
 export type ArchivedTable = (typeof archivedTables)[number];
 
 export const aboutName = 'about.json';

@@ -48,14 +48,6 @@ async function hangAgain(change: Change, table: RecordTable, here: Row, came: Ro
   await change.update('attempts', here.id, here.version, { planId });
 }
 
-/** Parents before children. */
-const order: readonly RecordTable[] = [
-  ...recordTables.filter((table) => !['edges', 'plans', 'attempts'].includes(table)),
-  'edges',
-  'plans',
-  'attempts',
-];
-
 /**
  * Adds what a database made from a project's archive holds and this one does not. What is here
  * already stays as it is here; all of it is one change, which undo takes back.
@@ -85,7 +77,7 @@ export async function addFrom(
         for await (const photos of lotsOf(from, 'photos')) {
           await change.keepPhotos(photos as never);
         }
-        for (const table of order) {
+        for (const table of recordTables) {
           if (table === 'preferences') continue;
           counts[table] = 0;
           for await (const lot of lotsOf(from, table)) {

@@ -6,7 +6,10 @@ import {
   type Sequelize,
 } from 'sequelize';
 
-/** The tables that hold a person's records, each with a version. */
+/**
+ * The tables that hold a person's records, each with a version; parents before children, so that
+ * rows are written in an order the foreign keys allow.
+ */
 export const recordTables = [
   'cloths',
   'machines',

@@ -1,6 +1,6 @@
 import { Op, type Model, type ModelStatic, type Transaction } from 'sequelize';
 import type { Database } from '../database/open';
-import { singular, type Models, type RecordTable } from '../database/models';
+import { recordTables, singular, type Models, type RecordTable } from '../database/models';
 import { Refusal } from '../http/refusal';
 
 /** A stored record as plain data. */
@@ -19,20 +19,6 @@ export interface Step {
   readonly before: Row | null;
   readonly after: Row | null;
 }
-
-/** Parents before children, so that rows are put back in an order the foreign keys allow. */
-const writingOrder: readonly RecordTable[] = [
-  'preferences',
-  'cloths',
-  'machines',
-  'feet',
-  'needles',
-  'threads',
-  'projects',
-  'edges',
-  'plans',
-  'attempts',
-];
 
 /** How many changes can be taken back; older ones are forgotten. */
 const keptChanges = 2000;
@@ -163,8 +149,8 @@ export async function bringTo(
     }
   };
   // What stays lets go first of what is taken away.
-  for (const table of writingOrder) await write(table, { before: true, after: true });
-  for (const table of [...writingOrder].reverse()) {
+  for (const table of recordTables) await write(table, { before: true, after: true });
+  for (const table of [...recordTables].reverse()) {
     const which = { table, before: other === 'before', after: other === 'after' };
     for await (const some of stepsOf(models, changeId, which, transaction)) {
       const present = await presentOf(models[table], some, transaction);
@@ -177,7 +163,7 @@ export async function bringTo(
       await models[table].destroy({ where: { id: some.map(({ id }) => id) }, transaction });
     }
   }
-  for (const table of writingOrder) {
+  for (const table of recordTables) {
     await write(table, { before: side === 'before', after: side === 'after' });
   }
   return done;
