@@ -94,8 +94,10 @@ test('by keyboard: a seam asks for its second edge, and gets a French seam in sh
   await page.getByRole('button', { name: 'New edge' }).press('Enter');
   const dialog = page.getByRole('dialog', { name: 'New edge' });
   await dialog.getByRole('radio', { name: 'Hem' }).focus();
-  for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowRight');
-  await expect(dialog.getByRole('radio', { name: 'Seam' })).toBeChecked();
+  for (const name of ['Opening', 'Allowance', 'Seam']) {
+    await page.keyboard.press('ArrowRight');
+    await expect(dialog.getByRole('radio', { name })).toBeChecked();
+  }
   await dialog.getByLabel('Name').fill('Blouse, side');
   await dialog.getByLabel('Length along the edge').fill('0.6 m');
   await dialog.getByRole('button', { name: 'Make the edge' }).press('Enter');

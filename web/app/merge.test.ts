@@ -16,6 +16,12 @@ test('what somebody else changed meanwhile is told with both, and never written 
   });
 });
 
+test('the order of fields, and what is null or left out, makes no other value', () => {
+  const stored = { fold: { depthMm: 4, variant: 'flat', turnMm: null } };
+  const bases = { fold: [{ variant: 'flat', depthMm: 4 }] };
+  expect(merged({ fold: { variant: 'flat', depthMm: 5 } }, bases, stored).disputed).toEqual([]);
+});
+
 test('a write of one’s own that landed unheard is no dispute', () => {
   const bases = basesOf({ depth: 25 }, { depth: 26 }, { depth: [30] });
   expect(bases).toEqual({ depth: [30, 25] });

@@ -10,7 +10,17 @@ export interface Disputed {
   readonly theirs: unknown;
 }
 
-const same = (a: unknown, b: unknown) => JSON.stringify(a ?? null) === JSON.stringify(b ?? null);
+/** A value with the fields of every object in one order: the server writes them in its own. */
+function inOrder(value: unknown): unknown {
+  if (typeof value !== 'object' || value === null) return value ?? null;
+  if (Array.isArray(value)) return value.map(inOrder);
+  const fields = Object.entries(value).filter(([, part]) => part !== undefined && part !== null);
+  return Object.fromEntries(
+    fields.sort(([a], [b]) => (a < b ? -1 : 1)).map(([name, part]) => [name, inOrder(part)]),
+  );
+}
+
+const same = (a: unknown, b: unknown) => JSON.stringify(inOrder(a)) === JSON.stringify(inOrder(b));
 
 /**
  * What of a change can go on top of what is stored by now.

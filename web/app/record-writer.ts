@@ -197,6 +197,14 @@ export class RecordWriter {
       .find((record) => record.id === id);
   }
 
+  /** What the server made of one's own last change is no change of somebody else's. */
+  private knowAsStored(key: string, stored: Stored): void {
+    const waiting = this.waiting.get(key);
+    if (!waiting) return;
+    const bases = basesOf({ ...stored }, waiting.patch, waiting.bases);
+    this.waiting.set(key, { ...waiting, bases });
+  }
+
   /** A change that could not go out waits again, under what was changed since. */
   private waitAgain(key: string, { patch, bases }: Waiting): void {
     const later = this.waiting.get(key) ?? nothing;
@@ -261,6 +269,7 @@ export class RecordWriter {
         const version = this.versionOf(resource, id);
         const stored = await send<Stored>('PATCH', key, { version, ...sent.patch });
         this.events.reachable(true);
+        this.knowAsStored(key, stored);
         this.show(resource, id, () => ({ ...stored, ...this.waiting.get(key)?.patch }));
         this.events.written();
       } catch (error) {
