@@ -2,7 +2,6 @@ import { useId, useState, type KeyboardEvent } from 'react';
 import { Impossible } from '../../core/impossible';
 import { parseLength } from '../../core/measure/parse-length';
 import { useLengths } from '../app/lengths-context';
-import { Meanwhile, useTyping } from './meanwhile';
 
 interface LengthFieldProps {
   readonly label: string;
@@ -43,21 +42,15 @@ export function LengthField(props: LengthFieldProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
 
-  const typing = useTyping(value);
-  const putBack = () => {
-    setTyped(null);
-    setTrouble(null);
-    typing.end();
-  };
-
-  const commit = (evenOvertaken = false) => {
-    if (typing.overtaken && !evenOvertaken) return;
+  const commit = () => {
     if (typed === null || typed.trim() === shown) {
-      putBack();
+      setTyped(null);
+      setTrouble(null);
       return;
     }
     if (typed.trim() === '' && optional) {
-      putBack();
+      setTyped(null);
+      setTrouble(null);
       onCommit(null);
       return;
     }
@@ -66,7 +59,7 @@ export function LengthField(props: LengthFieldProps) {
       const reason = refuse?.(mm) ?? null;
       setTrouble(reason);
       if (reason) return;
-      putBack();
+      setTyped(null);
       onCommit(mm);
     } catch (error) {
       if (!(error instanceof Impossible)) throw error;
@@ -79,7 +72,10 @@ export function LengthField(props: LengthFieldProps) {
       event.preventDefault();
       commit();
     }
-    if (event.key === 'Escape') putBack();
+    if (event.key === 'Escape') {
+      setTyped(null);
+      setTrouble(null);
+    }
   };
 
   return (
@@ -98,12 +94,11 @@ export function LengthField(props: LengthFieldProps) {
           aria-invalid={trouble !== null}
           aria-describedby={trouble ? `${id}-trouble` : undefined}
           onChange={(event) => {
-            typing.begin();
             setTyped(event.target.value);
             // Gone before the field is left, so that nothing moves under a finger going for a button.
             setTrouble(null);
           }}
-          onBlur={() => commit()}
+          onBlur={commit}
           onKeyDown={onKeyDown}
         />
         <span className="text-sm text-soft">
@@ -115,13 +110,6 @@ export function LengthField(props: LengthFieldProps) {
         <p id={`${id}-trouble`} role="alert" className="mt-1 text-sm font-bold text-madder">
           {trouble}
         </p>
-      )}
-      {typing.overtaken && (
-        <Meanwhile
-          theirs={value === null ? '' : lengths.fine(value)}
-          onMine={() => commit(true)}
-          onTheirs={putBack}
-        />
       )}
       {hint && !trouble && <p className="mt-1 text-sm text-soft">{hint}</p>}
     </div>

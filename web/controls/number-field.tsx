@@ -1,5 +1,4 @@
 import { useId, useState } from 'react';
-import { Meanwhile, useTyping } from './meanwhile';
 
 interface NumberFieldProps {
   readonly label: string;
@@ -18,17 +17,12 @@ export function NumberField(props: NumberFieldProps) {
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
   const [own, setOwn] = useState<string | null>(null);
-  const typing = useTyping(value);
-  const putBack = () => {
-    setTyped(null);
-    setOwn(null);
-    typing.end();
-  };
-  const commit = (evenOvertaken = false) => {
-    if (typed === null || (typing.overtaken && !evenOvertaken)) return;
+  const commit = () => {
+    if (typed === null) return;
     const text = typed.trim().replace(',', '.');
     if (text === '' && optional) {
-      putBack();
+      setTyped(null);
+      setOwn(null);
       if (value !== null) onCommit(null);
       return;
     }
@@ -38,7 +32,7 @@ export function NumberField(props: NumberFieldProps) {
       : (refuse?.(number) ?? null);
     setOwn(reason);
     if (reason) return;
-    putBack();
+    setTyped(null);
     if (number !== value) onCommit(number);
   };
   const shown = own ?? trouble;
@@ -57,14 +51,16 @@ export function NumberField(props: NumberFieldProps) {
           aria-invalid={shown !== undefined && shown !== null}
           aria-describedby={shown ? `${id}-trouble` : undefined}
           onChange={(event) => {
-            typing.begin();
             setTyped(event.target.value);
             setOwn(null);
           }}
-          onBlur={() => commit()}
+          onBlur={commit}
           onKeyDown={(event) => {
             if (event.key === 'Enter') commit();
-            if (event.key === 'Escape') putBack();
+            if (event.key === 'Escape') {
+              setTyped(null);
+              setOwn(null);
+            }
           }}
         />
         <span className="text-sm text-soft">{unit}</span>
@@ -73,13 +69,6 @@ export function NumberField(props: NumberFieldProps) {
         <p id={`${id}-trouble`} role="alert" className="mt-1 text-sm font-bold text-madder">
           {shown}
         </p>
-      )}
-      {typing.overtaken && (
-        <Meanwhile
-          theirs={value === null ? '' : `${value} ${unit}`}
-          onMine={() => commit(true)}
-          onTheirs={putBack}
-        />
       )}
     </div>
   );
