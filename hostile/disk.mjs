@@ -3,16 +3,7 @@ import { spawn, spawnSync } from 'node:child_process';
 import { mkdirSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { root } from '../scripts/prepare.mjs';
-import { ask, expect, json, newFolder, underAttack } from './server-under-attack.mjs';
-
-const thread = (i) => ({
-  name: `Thread ${i}`,
-  use: 'fine',
-  fibre: null,
-  tex: null,
-  colour: '',
-  note: 'x'.repeat(1900),
-});
+import { ask, expect, json, thread, newFolder, underAttack } from './server-under-attack.mjs';
 
 /** Whether this machine lets a test have a small disk of its own. */
 const canMount = () =>
@@ -25,7 +16,7 @@ const script = join(root, 'hostile', 'small-disk.mjs');
 export async function fullDisk() {
   if (!canMount()) {
     console.log('  no small disk can be had here; left out');
-    return;
+    return 'left out';
   }
   const folder = newFolder();
   try {

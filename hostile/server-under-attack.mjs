@@ -63,3 +63,13 @@ export function watchHealth(api) {
 export function expect(holds, words) {
   if (!holds) throw new Error(words);
 }
+
+/** A record of two kilobytes, as it is sent. */
+export const thread = (i) => ({
+  name: `Thread ${i}`,
+  use: 'fine',
+  fibre: null,
+  tex: null,
+  colour: '',
+  note: 'x'.repeat(1900),
+});

@@ -2,21 +2,13 @@
 import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { spawnServer } from '../scripts/spawn-server.mjs';
-import { ask, expect, json } from './server-under-attack.mjs';
+import { ask, expect, json, thread } from './server-under-attack.mjs';
 
 const disk = process.argv[2];
 const folder = join(disk, 'data');
 mkdirSync(folder);
 const server = await spawnServer(folder);
 const api = `${server.address}/api`;
-const thread = (i) => ({
-  name: `Thread ${i}`,
-  use: 'fine',
-  fibre: null,
-  tex: null,
-  colour: '',
-  note: 'x'.repeat(1900),
-});
 try {
   const written = [];
   const write = async (i) => {

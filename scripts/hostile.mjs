@@ -25,8 +25,8 @@ for (const [name, attack] of Object.entries(attacks)) {
   console.log(`— ${name}`);
   const begun = performance.now();
   try {
-    await attack();
-    passed++;
+    // One that this machine does not let us try has not held.
+    if ((await attack()) !== 'left out') passed++;
   } catch (error) {
     failed++;
     console.error(error.message);

@@ -1,12 +1,11 @@
 import { rmSync } from 'node:fs';
 import type { Readable } from 'node:stream';
-import { Sequelize } from 'sequelize';
 import type { ArchiveAbout } from '../../contract/archive';
 import { issuesOf } from '../../contract/error';
 import { bookEntry } from '../../contract/records';
 import { Impossible } from '../../core/impossible';
 import { Connection, type Value } from '../database/connection';
-import { durableSqlite } from '../database/durable-sqlite';
+import { mappedFile } from '../database/mapped';
 import { closedMark } from '../database/file-header';
 import { migrate } from '../database/migrate';
 import { defineModels, recordTables, singular, type RecordTable } from '../database/models';
@@ -86,12 +85,7 @@ class Builder implements ArchiveSink {
 
 /** @throws Refusal at the first record that could not have been stored by the app itself */
 async function refuseUnsound(file: string): Promise<void> {
-  const sequelize = new Sequelize({
-    dialect: 'sqlite',
-    dialectModule: durableSqlite,
-    storage: file,
-    logging: false,
-  });
+  const sequelize = mappedFile(file);
   try {
     const models = defineModels(sequelize);
     for (const table of recordTables) {

@@ -1,5 +1,4 @@
-import { Sequelize } from 'sequelize';
-import { durableSqlite } from '../database/durable-sqlite';
+import { mappedFile } from '../database/mapped';
 import { defineModels, recordTables, type Models, type RecordTable } from '../database/models';
 import type { Author } from '../http/author';
 import { draftOfRow, type Row } from '../store/journal';
@@ -59,12 +58,7 @@ export async function addFrom(
   file: string,
   by: Author,
 ): Promise<Record<string, number>> {
-  const sequelize = new Sequelize({
-    dialect: 'sqlite',
-    dialectModule: durableSqlite,
-    storage: file,
-    logging: false,
-  });
+  const sequelize = mappedFile(file);
   const counts: Record<string, number> = {};
   try {
     const from = defineModels(sequelize);

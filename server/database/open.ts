@@ -1,11 +1,12 @@
 import { existsSync, mkdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { Sequelize } from 'sequelize';
+import type { Sequelize } from 'sequelize';
 import { Connection } from './connection';
-import { durable, durableSqlite } from './durable-sqlite';
+import { durable } from './durable-sqlite';
 import { closedMark, headerOf, openMark } from './file-header';
 import { lockFolder, type FolderLock } from './folder-lock';
+import { mappedFile } from './mapped';
 import { migrate, migrations, refuseNewer, seenBy } from './migrate';
 import { defineModels, type Models } from './models';
 import { FolderTrouble, troubleIn, troubleOf } from './trouble';
@@ -62,12 +63,7 @@ async function openedBeside(
   connection: Connection,
   lock: FolderLock,
 ): Promise<Database> {
-  const sequelize = new Sequelize({
-    dialect: 'sqlite',
-    dialectModule: durableSqlite,
-    storage: file,
-    logging: false,
-  });
+  const sequelize = mappedFile(file);
   await sequelize.query('SELECT 1');
   const watch = await Connection.open(file, 'read');
   return {

@@ -1,7 +1,6 @@
 import { fork, type ChildProcess } from 'node:child_process';
 import { readFileSync } from 'node:fs';
-import { Refusal } from '../http/refusal';
-import { FairQueue, Full } from '../work/fair-queue';
+import { FairQueue } from '../work/fair-queue';
 import { heard, type Told } from '../work/told-refusal';
 import { noPicture, sentPhoto, shrunkPhoto, type KeptPhoto } from './keep-photo';
 
@@ -51,7 +50,10 @@ function memoryOf(pid: number | undefined): number {
  * there, and a process that takes too long or too much is ended and begun anew.
  */
 export function picturesApart(file: string): Pictures {
-  const queue = new FairQueue({ atOnce: 1, waitingOfOne: 8, waiting: 24 });
+  const queue = new FairQueue({
+    ...{ atOnce: 1, waitingOfOne: 8, waiting: 24 },
+    full: 'Too many pictures wait already; send it again in a while.',
+  });
   let child: ChildProcess | null = null;
 
   const ready = (): ChildProcess => {
@@ -97,13 +99,8 @@ export function picturesApart(file: string): Pictures {
 
   return {
     async run(work, bytes, path, client) {
-      try {
-        const photo = heard(await queue.run(client, () => one({ work, bytes, path })));
-        return { ...photo, bytes: Buffer.from(photo.bytes) };
-      } catch (error) {
-        if (!(error instanceof Full)) throw error;
-        throw new Refusal(503, 'busy', 'Too many pictures wait already; send it again in a while.');
-      }
+      const photo = heard(await queue.run(client, () => one({ work, bytes, path })));
+      return { ...photo, bytes: Buffer.from(photo.bytes) };
     },
     close: () => child?.kill(),
   };

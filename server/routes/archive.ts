@@ -7,17 +7,19 @@ import { incomingFile, replaceWith } from '../archive/replace';
 import { writeArchive, type Share } from '../archive/write-archive';
 import { takeSnapshot } from '../database/snapshots';
 import { authorOf, clientOf } from '../http/author';
-import { Refusal } from '../http/refusal';
 import type { Pictures } from '../photos/pictures';
 import type { Store } from '../store/store';
-import { FairQueue, Full } from '../work/fair-queue';
+import { FairQueue } from '../work/fair-queue';
 import type { Response } from 'express';
 
 /** Everything, or a project, carried out and in as one archive, streamed both ways. */
 export function archiveRoutes(store: Store, pictures: Pictures): Router {
   const router = Router();
   const { folder, file: database } = store.database;
-  const queue = new FairQueue({ atOnce: 1, waitingOfOne: 1, waiting: 4 });
+  const queue = new FairQueue({
+    ...{ atOnce: 1, waitingOfOne: 1, waiting: 4 },
+    full: 'Other archives are being read; send it again in a while.',
+  });
 
   const send = async (response: Response, name: string, share?: Share) => {
     response
@@ -56,12 +58,7 @@ export function archiveRoutes(store: Store, pictures: Pictures): Router {
         rmSync(file, { force: true });
       }
     };
-    try {
-      response.json(await queue.run(client, take));
-    } catch (error) {
-      if (!(error instanceof Full)) throw error;
-      throw new Refusal(503, 'busy', 'Other archives are being read; send it again in a while.');
-    }
+    response.json(await queue.run(client, take));
   });
   return router;
 }

@@ -4,7 +4,7 @@ import { computations, type Computation } from '../compute/computations';
 import { innerSums, type InnerSum } from '../compute/inner-sums';
 import { Refusal } from '../http/refusal';
 import type { Asked } from './asked';
-import { FairQueue, Full } from './fair-queue';
+import { FairQueue } from './fair-queue';
 import { heard, type Told } from './told-refusal';
 
 /** Works out an answer of `/api/compute`, as the JSON that will be sent. */
@@ -31,6 +31,7 @@ export const computeHere: Compute = {
 /** Nothing here takes a tenth of it; what does is stuck. */
 const deadlineMs = 8_000;
 const memoryMb = 400;
+const tooMuch = 'Too much is being worked out at once; ask again in a while.';
 
 /** On threads of their own, one core being left to whoever answers. */
 export function computeOnThreads(file: string): Compute {
@@ -41,7 +42,7 @@ export function computeOnThreads(file: string): Compute {
     maxThreads: threads,
     resourceLimits: { maxOldGenerationSizeMb: memoryMb },
   });
-  const queue = new FairQueue({ atOnce: threads, waitingOfOne: 32, waiting: 256 });
+  const queue = new FairQueue({ atOnce: threads, waitingOfOne: 32, waiting: 256, full: tooMuch });
   const run = async (asked: Asked, client: string, gone: AbortSignal): Promise<unknown> => {
     try {
       return heard(
@@ -65,9 +66,6 @@ export function computeOnThreads(file: string): Compute {
 const deadline = () => AbortSignal.timeout(deadlineMs);
 
 function refusalOf(error: unknown, gone: AbortSignal): Refusal | null {
-  if (error instanceof Full) {
-    return new Refusal(503, 'busy', 'Too much is being worked out at once; ask again in a while.');
-  }
   const { name, code } = error as { name?: string; code?: string };
   // Nobody is there to read it; it is told so that it is not taken for a fault of ours.
   if (gone.aborted) return new Refusal(503, 'gone', 'Nobody waits for this any more.');

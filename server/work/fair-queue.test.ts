@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { FairQueue, Full } from './fair-queue';
+import { FairQueue } from './fair-queue';
 
-const limits = { atOnce: 2, waitingOfOne: 3, waiting: 5 };
+const limits = { atOnce: 2, waitingOfOne: 3, waiting: 5, full: 'No room.' };
 
 /** Work that ends when it is told to. */
 function held() {
@@ -31,9 +31,15 @@ test('a line that is full, and a room that is full, say so', async () => {
   const first = held();
   const all = [queue.run('a', first.work)];
   for (let i = 0; i < 3; i++) all.push(queue.run('a', () => Promise.resolve()));
-  await expect(queue.run('a', () => Promise.resolve())).rejects.toThrow(Full);
+  await expect(queue.run('a', () => Promise.resolve())).rejects.toMatchObject({
+    status: 503,
+    message: 'No room.',
+  });
   for (let i = 0; i < 2; i++) all.push(queue.run('b', () => Promise.resolve()));
-  await expect(queue.run('c', () => Promise.resolve())).rejects.toThrow(Full);
+  await expect(queue.run('c', () => Promise.resolve())).rejects.toMatchObject({
+    status: 503,
+    message: 'No room.',
+  });
   first.end();
   await Promise.all(all);
   await queue.run('c', () => Promise.resolve());

@@ -1,10 +1,4 @@
-/** There is no room to wait in; ask again in a while. */
-export class Full extends Error {
-  constructor() {
-    super('Too much is waiting already.');
-    this.name = 'Full';
-  }
-}
+import { Refusal } from '../http/refusal';
 
 interface Waiting {
   start(): void;
@@ -17,6 +11,8 @@ export interface QueueLimits {
   readonly waitingOfOne: number;
   /** Pieces that may wait in all. */
   readonly waiting: number;
+  /** What is said to whoever finds no room to wait in. */
+  readonly full: string;
 }
 
 /**
@@ -34,7 +30,7 @@ export class FairQueue {
    *
    * @param client whose turn it takes
    * @param signal gives the place in the line up
-   * @throws Full when too much waits, the signal's reason when it is given up
+   * @throws Refusal 503 when too much waits, the signal's reason when it is given up
    */
   async run<T>(client: string, work: () => Promise<T>, signal?: AbortSignal): Promise<T> {
     await this.turn(client, signal);
@@ -54,7 +50,7 @@ export class FairQueue {
     }
     const line = this.lines.get(client) ?? [];
     if (line.length >= this.limits.waitingOfOne || this.waiting >= this.limits.waiting) {
-      return Promise.reject(new Full());
+      return Promise.reject(new Refusal(503, 'busy', this.limits.full));
     }
     return new Promise((start, give) => {
       const waiting: Waiting = {

@@ -1,6 +1,5 @@
 import { parentPort, workerData } from 'node:worker_threads';
-import { Sequelize } from 'sequelize';
-import { durableSqlite } from '../database/durable-sqlite';
+import { mappedFile } from '../database/mapped';
 import { defineModels } from '../database/models';
 import { judgeFile, type Judged } from '../exchange/judged';
 import { storedIn } from '../exchange/stored';
@@ -10,12 +9,7 @@ import { heard, told, type Told } from './told-refusal';
 
 /** A thread's whole life: a file in, what would become of it out, and then its rows, lot by lot. */
 const { database } = workerData as { database: string };
-const sequelize = new Sequelize({
-  dialect: 'sqlite',
-  dialectModule: durableSqlite,
-  storage: database,
-  logging: false,
-});
+const sequelize = mappedFile(database);
 const stored = storedIn(defineModels(sequelize));
 const say = (message: FromThread) => parentPort?.postMessage(message);
 let lots: Iterator<Judged['rows']> | null = null;

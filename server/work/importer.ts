@@ -7,7 +7,7 @@ import { storedIn } from '../exchange/stored';
 import { Refusal } from '../http/refusal';
 import type { KeptPhoto } from '../photos/keep-photo';
 import type { Pictures } from '../photos/pictures';
-import { FairQueue, Full } from './fair-queue';
+import { FairQueue } from './fair-queue';
 import { heard, type Told, type ToldRefusal } from './told-refusal';
 
 /** A file that was looked at; its rows come in lots, so that no lot keeps others waiting. */
@@ -81,7 +81,10 @@ export function importOnThread(
   { file: database }: Database,
   pictures: Pictures,
 ): Importer {
-  const queue = new FairQueue({ atOnce: 1, waitingOfOne: 8, waiting: 16 });
+  const queue = new FairQueue({
+    ...{ atOnce: 1, waitingOfOne: 8, waiting: 16 },
+    full: 'Other files are being read; send it again in a while.',
+  });
   let idle: Worker | null = null;
   const ready = () =>
     new Worker(file, {
@@ -105,16 +108,7 @@ export function importOnThread(
   idle = ready();
   idle.unref();
   return {
-    async look(looking, use) {
-      try {
-        return await queue.run(looking.client, () => lookOn(looking, use), looking.gone);
-      } catch (error) {
-        if (error instanceof Full) {
-          throw new Refusal(503, 'busy', 'Other files are being read; send it again in a while.');
-        }
-        throw error;
-      }
-    },
+    look: (looking, use) => queue.run(looking.client, () => lookOn(looking, use), looking.gone),
   };
 }
 
