@@ -4,7 +4,7 @@ import type { ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import { constants } from 'node:zlib';
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type Express, type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
@@ -25,7 +25,7 @@ import { exchangeRoutes } from './routes/exchange';
 import { historyRoutes } from './routes/history';
 import { photoRoutes } from './routes/photos';
 import { printRoutes } from './routes/print';
-import { recordRoutes } from './routes/records';
+import { recordReading, recordRoutes } from './routes/records';
 import { removedRoutes } from './routes/removed';
 import { snapshotRoutes } from './routes/snapshots';
 import type { Pictures } from './photos/pictures';
@@ -63,6 +63,33 @@ function nonceOf(response: ServerResponse & { locals?: Record<string, unknown> }
   return String(response.locals['nonce']);
 }
 
+/** What an answer of the API says of itself: it is no page, nobody may frame it, and it is of now. */
+const headersOfAnswers = new Headers({
+  'Cache-Control': 'no-store',
+  'Content-Security-Policy': "default-src 'none'; frame-ancestors 'none'",
+  'Cross-Origin-Resource-Policy': 'same-origin',
+  'Referrer-Policy': 'no-referrer',
+  'X-Content-Type-Options': 'nosniff',
+});
+
+function answerHeaders(_request: Request, response: Response, next: NextFunction): void {
+  response.setHeaders(headersOfAnswers);
+  next();
+}
+
+/** Logs what changes something or could; reading is told of only where it fails. */
+function logChanges(log: Logger) {
+  const logged = pinoHttp({
+    logger: log,
+    // What lets somebody in belongs to nobody who reads a log.
+    redact: { paths: secretHeaders, remove: true },
+  });
+  return (request: Request, response: Response, next: NextFunction) => {
+    if (request.method === 'GET') next();
+    else logged(request, response, next);
+  };
+}
+
 /** Everything is served from here, and nothing is ever fetched from elsewhere. */
 const contentSecurityPolicy = {
   useDefaults: false,
@@ -88,32 +115,21 @@ export function createApp(parts: AppParts): Express {
   const { store, log, host, clientFolder, fontFile, compute, pictures, importer } = parts;
   const app = express();
   app.disable('x-powered-by');
-  app.use(
-    helmet({
-      contentSecurityPolicy,
-      // Plain HTTP on the loopback address: a promise of HTTPS would lock the person out.
-      strictTransportSecurity: false,
-    }),
-  );
-  app.use(
-    pinoHttp({
-      logger: log,
-      // What lets somebody in belongs to nobody who reads a log.
-      redact: { paths: secretHeaders, remove: true },
-      autoLogging: { ignore: (request) => !request.url?.startsWith('/api') },
-    }),
-  );
+  // An answer is made from what is stored at that moment; telling it from the one before it costs
+  // more than sending it over the loopback address, and so does packing it.
+  app.disable('etag');
   app.use(refuseForeign(host));
-  app.use('/api', refuseFromElsewhere);
-  app.use(compression({ brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: brotliQuality } } }));
 
   const api = express.Router();
+  api.use(refuseFromElsewhere, answerHeaders, logChanges(log));
   api.get('/health', async (_request, response) => {
     const trouble = await store.health.look();
     if (trouble) throw trouble;
     response.json({ ok: true });
   });
   api.use(refuseZeroBytes);
+  // What is read most comes first: an address that names no record goes on.
+  api.use(recordReading(store));
   const events = new Events(store);
   api.use(eventRoutes(events));
   api.use(archiveRoutes(store, pictures));
@@ -139,7 +155,16 @@ export function createApp(parts: AppParts): Express {
     throw notFound('address', `${request.method} /api${request.path}`);
   });
   app.use('/api', api);
+  app.use('/api', answerErrors(log, store.health));
 
+  app.use(
+    helmet({
+      contentSecurityPolicy,
+      // Plain HTTP on the loopback address: a promise of HTTPS would lock the person out.
+      strictTransportSecurity: false,
+    }),
+  );
+  app.use(compression({ brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: brotliQuality } } }));
   if (clientFolder && existsSync(clientFolder)) {
     app.use(
       '/assets',

@@ -1,4 +1,4 @@
-import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { migrations } from './database/migrate';
@@ -117,18 +117,38 @@ describe('the demo wardrobe', () => {
 
 describe('what every answer carries', () => {
   test('a policy that lets nothing in from elsewhere', async () => {
-    const server = await startServer();
-    const { headers } = await server.http.get('/api/health');
+    const client = mkdtempSync(join(tmpdir(), 'pin-margin-client-'));
+    writeFileSync(join(client, 'index.html'), '<meta content="%STYLE_NONCE%">');
+    const server = await startServer(undefined, client);
+    const { headers, text } = await server.http.get('/');
     const policy = String(headers['content-security-policy']);
     expect(policy).toContain("default-src 'none'");
     expect(policy).toContain("script-src 'self'");
-    expect(policy).toMatch(/style-src 'self' 'nonce-[^']{20,}'/);
     expect(policy).not.toContain("'unsafe-eval'");
+    const nonce = /style-src 'self' 'nonce-([^']{20,})'/.exec(policy)?.[1];
+    expect(text).toContain(`content="${nonce}"`);
     expect(headers['x-powered-by']).toBeUndefined();
-    const again = await server.http.get('/api/health');
+    const again = await server.http.get('/');
     expect(again.headers['content-security-policy']).not.toBe(policy);
     await server.stop();
+    rmSync(client, { recursive: true });
   });
+
+  test.each(['/api/health', '/api/cloths', '/api/nothing', '/api/book'])(
+    'at %s, that it is no page and is of now',
+    async (path) => {
+      const server = await startServer();
+      const { headers } = await server.http.get(path);
+      expect(headers['content-security-policy']).toMatch(/^default-src 'none'/);
+      expect(headers).toMatchObject({
+        'x-content-type-options': 'nosniff',
+        'cache-control': 'no-store',
+        'cross-origin-resource-policy': 'same-origin',
+      });
+      expect(headers['x-powered-by']).toBeUndefined();
+      await server.stop();
+    },
+  );
 
   test('lists are narrowed by what they know, and by nothing else', async () => {
     const server = await startServer();

@@ -14,7 +14,10 @@ import { computeHere } from './work/compute';
 import { importHere } from './work/importer';
 
 /** A real server on a real database file, for one test file. */
-export async function startServer(dataFolder = mkdtempSync(join(tmpdir(), 'pin-margin-'))) {
+export async function startServer(
+  dataFolder = mkdtempSync(join(tmpdir(), 'pin-margin-')),
+  clientFolder: string | null = null,
+) {
   const database = await openDatabase(dataFolder);
   const store = new Store(database, computeHere);
   await fillWhenEmpty(store);
@@ -24,7 +27,7 @@ export async function startServer(dataFolder = mkdtempSync(join(tmpdir(), 'pin-m
   const log = pino({ level: 'silent' });
   const server = createServer(
     createApp({
-      ...{ store, log, host: '127.0.0.1', clientFolder: null, fontFile },
+      ...{ store, log, host: '127.0.0.1', clientFolder, fontFile },
       ...{ compute: computeHere, pictures: picturesHere },
       importer: importHere(database, picturesHere),
     }),

@@ -24,8 +24,14 @@ interface Backing {
 /** Pages copied at once; between two steps others may write. */
 const pagesAStep = 256;
 
+/** How many statements a connection keeps ready. */
+const mostStatements = 60;
+
 /** One connection to a database file, without the object mapper: for what only SQLite itself can do. */
 export class Connection {
+  /** Statements that are asked again and again, read by SQLite once. */
+  private readonly statements = new Map<string, Promise<sqlite3.Statement>>();
+
   private constructor(private readonly database: sqlite3.Database) {}
 
   /**
@@ -52,13 +58,42 @@ export class Connection {
     });
   }
 
-  /** Rows of a query, one after another; the next is not read before `row` is done with the last. */
-  async each<T = RawRow>(sql: string, row: (row: T) => Promise<void> | void): Promise<void> {
-    const statement = await new Promise<sqlite3.Statement>((ready, failed) => {
-      const prepared: sqlite3.Statement = this.database.prepare(sql, (error: Error | null) =>
-        error ? failed(error) : ready(prepared),
+  /** Rows of a query that will be asked again with other values: its text is read only once. */
+  async kept<T = RawRow>(sql: string, values: readonly Value[] = []): Promise<T[]> {
+    const preparing = this.statements.get(sql) ?? this.prepared(sql);
+    this.statements.delete(sql);
+    // Asked for last, so forgotten last.
+    this.statements.set(sql, preparing);
+    if (this.statements.size > mostStatements) {
+      const [oldest] = this.statements.keys();
+      if (oldest !== undefined) await this.forget(oldest);
+    }
+    const statement = await preparing;
+    return new Promise((done, failed) => {
+      statement.all<T>(values, (error: Error | null, rows: T[]) =>
+        error ? failed(error) : done(rows),
       );
     });
+  }
+
+  private async forget(sql: string): Promise<void> {
+    const preparing = this.statements.get(sql);
+    this.statements.delete(sql);
+    // One that could not be read has nothing to be let go of.
+    await preparing?.then((statement) => statement.finalize()).catch(() => undefined);
+  }
+
+  private prepared(sql: string): Promise<sqlite3.Statement> {
+    return new Promise((ready, failed) => {
+      const statement: sqlite3.Statement = this.database.prepare(sql, (error: Error | null) =>
+        error ? failed(error) : ready(statement),
+      );
+    });
+  }
+
+  /** Rows of a query, one after another; the next is not read before `row` is done with the last. */
+  async each<T = RawRow>(sql: string, row: (row: T) => Promise<void> | void): Promise<void> {
+    const statement = await this.prepared(sql);
     try {
       for (;;) {
         const next = await new Promise<T | undefined>((got, failed) => {
@@ -129,7 +164,8 @@ export class Connection {
     }
   }
 
-  close(): Promise<void> {
+  async close(): Promise<void> {
+    for (const sql of [...this.statements.keys()]) await this.forget(sql);
     return new Promise((done, failed) => {
       this.database.close((error) => (error ? failed(error) : done()));
     });

@@ -97,23 +97,3 @@ test('text that was written down as JSON within JSON is JSON again', async () =>
   expect(preferences).toMatchObject([{ schools: '{}' }]);
   for (const row of edges as Record<string, string>[]) expect(row['crossings']).toBe('[]');
 });
-
-test('scraps are found by their words, whenever they were written', async () => {
-  const file = join(folder, 'words');
-  await makeVersion(file, 7);
-  const connection = await quickConnection(file);
-  await migrate(connection);
-  const found = (word: string) =>
-    connection.rows(
-      `SELECT id FROM attempts WHERE rowid IN
-       (SELECT rowid FROM attempts_words WHERE attempts_words MATCH ?)`,
-      [`"${word}"`],
-    );
-  expect(await found('ld not')).toEqual([{ id: 'kept' }]);
-  await connection.run(`UPDATE attempts SET note = 'wavy there' WHERE id = 'kept'`);
-  expect(await found('ld not')).toEqual([]);
-  expect(await found('AVY')).toEqual([{ id: 'kept' }]);
-  await connection.run(`DELETE FROM attempts WHERE id = 'kept'`);
-  expect(await found('avy')).toEqual([]);
-  await connection.close();
-});

@@ -8,6 +8,7 @@ import { sampleBook } from './migrations/0005-sample-book';
 import { whatAnEdgeIsFor } from './migrations/0006-what-an-edge-is-for';
 import { trueSettings } from './migrations/0007-true-settings';
 import { theFloor } from './migrations/0008-the-floor';
+import { bookInOrder } from './migrations/0009-book-in-order';
 import { Tables } from './tables';
 import { FolderTrouble } from './trouble';
 
@@ -21,6 +22,7 @@ export const migrations: readonly Migration[] = [
   whatAnEdgeIsFor,
   trueSettings,
   theFloor,
+  bookInOrder,
 ];
 
 /** The number of the tables as this app knows them; it stands in the head of the file too. */

@@ -9,6 +9,7 @@ import { lockFolder, type FolderLock } from './folder-lock';
 import { mappedFile } from './mapped';
 import { migrate, migrations, refuseNewer, seenBy } from './migrate';
 import { defineModels, type Models } from './models';
+import { Reading } from './reading';
 import { FolderTrouble, troubleIn, troubleOf } from './trouble';
 import { takeSnapshot } from './snapshots';
 
@@ -22,6 +23,8 @@ export interface Database {
   readonly models: Models;
   /** For what only SQLite itself can do. */
   readonly connection: Connection;
+  /** For reading what is stored, which waits behind no write. */
+  readonly reading: Reading;
   /** For looking whether all is well, which must not wait behind anything else. */
   readonly watch: Connection;
   /** Which file was opened; another one under its name is another database. */
@@ -66,13 +69,16 @@ async function openedBeside(
   const sequelize = mappedFile(file);
   await sequelize.query('SELECT 1');
   const watch = await Connection.open(file, 'read');
+  const readingConnection = await Connection.open(file, 'read');
+  const models = defineModels(sequelize);
   return {
-    ...{ folder, file, sequelize, connection, watch },
-    models: defineModels(sequelize),
+    ...{ folder, file, sequelize, connection, watch, models },
+    reading: new Reading(readingConnection, models),
     inode: statSync(file, { bigint: true }).ino,
     async close() {
       await sequelize.close();
       await watch.close();
+      await readingConnection.close();
       await closeInOrder(connection).catch(() => undefined);
       await connection.close();
       await lock.release();

@@ -22,15 +22,19 @@ function nameOf(hostHeader: string): string | null {
  */
 export function refuseForeign(host: string) {
   const own = new Set([...loopbackNames, host.toLowerCase()]);
+  // A browser sends the same name each time; it is taken apart once.
+  let last: string | undefined;
   return (request: Request, _response: Response, next: NextFunction) => {
-    const asked = nameOf(request.headers.host ?? '');
-    if (asked === null || !own.has(asked)) {
+    const named = request.headers.host ?? '';
+    const asked = named === last ? null : nameOf(named);
+    if (named !== last && (asked === null || !own.has(asked))) {
       throw new Refusal(
         403,
         'foreign-host',
         `This server is not called “${String(request.headers.host).slice(0, 80)}”. Open it by the address it printed.`,
       );
     }
+    last = named;
     const { origin } = request.headers;
     if (origin !== undefined && origin !== `http://${request.headers.host}`) {
       throw new Refusal(

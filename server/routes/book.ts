@@ -4,7 +4,7 @@ import { usualScraps } from '../../core/book/usual';
 import { authorOf } from '../http/author';
 import { parseBody } from '../http/refusal';
 import { recordAttempts } from '../store/attempts';
-import { bookChoices, bookPage, scrapsUntilKept } from '../store/book';
+import { bookChoices, bookPageJson, scrapsUntilKept } from '../store/book';
 import type { Store } from '../store/store';
 import { skillOverTime, workedBefore } from '../store/worked';
 
@@ -13,7 +13,8 @@ export function bookRoutes(store: Store): Router {
   const router = Router();
 
   router.get('/book', async (request, response) => {
-    response.json(await bookPage(store, parseBody(bookQuery, { ...request.query })));
+    const query = parseBody(bookQuery, { ...request.query });
+    response.type('json').send(await bookPageJson(store, query));
   });
 
   router.get('/book/choices', async (_request, response) => {

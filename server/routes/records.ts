@@ -16,10 +16,15 @@ const pageQuery = z.strictObject({
   offset: z.coerce.number().int().min(0).max(10_000_000).default(0),
 });
 
-function resourceOf(request: Request): Resource {
+/** The kind of record an address names; undefined where it names none. */
+function known(request: Request): Resource | undefined {
   const name = String(request.params['resource']);
-  const resource = Object.hasOwn(resources, name) ? resources[name] : undefined;
-  if (!resource) throw notFound('kind of record', name);
+  return Object.hasOwn(resources, name) ? resources[name] : undefined;
+}
+
+function resourceOf(request: Request): Resource {
+  const resource = known(request);
+  if (!resource) throw notFound('kind of record', String(request.params['resource']));
   return resource;
 }
 
@@ -49,12 +54,19 @@ function labelOf(verb: string, resource: Resource, row: Row, fields: readonly st
   return `${verb} ${noun}${named}${about}`;
 }
 
-/** REST over every kind of record: list, read, create, change, remove. */
-export function recordRoutes(store: Store): Router {
+/** Reading of every kind of record, one or a list; whatever else is asked for goes on. */
+export function recordReading(store: Store): Router {
   const router = Router();
 
-  router.get('/:resource', async (request, response) => {
-    const resource = resourceOf(request);
+  router.get('/:resource/:id', async (request, response, next) => {
+    const resource = known(request);
+    if (!resource) return next();
+    response.json(shown(resource, await store.find(resource.table, request.params.id)));
+  });
+
+  router.get('/:resource', async (request, response, next) => {
+    const resource = known(request);
+    if (!resource) return next();
     const { limit, offset, ...narrowed } = request.query;
     const page = parseBody(pageQuery, { limit, offset });
     const filters = filtersOf(resource, narrowed);
@@ -65,10 +77,15 @@ export function recordRoutes(store: Store): Router {
     response.set(totalHeader, String(total));
     response.json(rows.map((row) => shown(resource, row)));
   });
+  return router;
+}
 
-  router.get('/:resource/:id', async (request, response) => {
-    const resource = resourceOf(request);
-    response.json(shown(resource, await store.find(resource.table, request.params.id)));
+/** Creating, changing and removing of every kind of record. */
+export function recordRoutes(store: Store): Router {
+  const router = Router();
+
+  router.get(['/:resource', '/:resource/:id'], (request) => {
+    throw notFound('kind of record', String(request.params['resource']));
   });
 
   router.post('/:resource', async (request, response) => {

@@ -1,6 +1,4 @@
-import { Op, QueryTypes, col, literal, where, type WhereOptions } from 'sequelize';
-import type { Literal } from 'sequelize/types/utils';
-import type { BookChoices, BookPage, BookQuery, BookRow, BookSort } from '../../contract/book';
+import type { BookChoices, BookQuery, BookSort } from '../../contract/book';
 import { catalogue, finishById } from '../../core/finish/catalogue';
 import type { Store } from './store';
 
@@ -17,55 +15,54 @@ const columnOf: Readonly<Record<BookSort, string>> = {
 /** A text as SQLite's LIKE takes it literally. */
 const containing = (text: string) => `%${text.replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`;
 
-/** The index of the book's words is one of every three letters after one another. */
-const shortestIndexed = 3;
+/** A condition and the values it asks for. */
+interface Condition {
+  readonly sql: string;
+  readonly values: readonly string[];
+}
+
+const allOf = (conditions: readonly Condition[]): Condition => ({
+  sql: conditions.map(({ sql }) => `(${sql})`).join(' AND ') || '1',
+  values: conditions.flatMap(({ values }) => values),
+});
 
 /**
- * How SQLite goes through what matches: by the matches, which it then sorts; or along the order that
- * is asked for, looking whether each is among them, until the page is full (a plus before the column
- * tells it so). The first is quick for few matches, the second for many.
+ * A word as it may be written: SQLite knows small and capital letters of English only, so one with
+ * others is looked for in each way it is usually written.
  */
-type Way = 'by-the-matches' | 'along-the-order';
-const fewMatches = 2000;
+function writtenAs(word: string): readonly string[] {
+  if (/^\p{ASCII}*$/u.test(word)) return [word];
+  const [first = '', ...rest] = [...word.toLowerCase()];
+  return [
+    ...new Set([word, word.toLowerCase(), word.toUpperCase(), first.toUpperCase() + rest.join('')]),
+  ];
+}
 
-/** Scraps in whose names or note a word stands, by the index where the word is long enough. */
-function withWord(store: Store, word: string, way: Way): WhereOptions {
-  const { sequelize } = store.database;
-  if ([...word].length >= shortestIndexed) {
-    const phrase = sequelize.escape(`"${word.replaceAll('"', '""')}"`);
-    return literal(
-      `${way === 'along-the-order' ? '+' : ''}attempts.rowid IN (SELECT rowid FROM attempts_words WHERE attempts_words MATCH ${phrase})`,
-    );
-  }
-  const like = literal(`${sequelize.escape(containing(word))} ESCAPE '\\'`);
+const named = ['clothName', 'machineName', 'footName', 'note'];
+
+/** Scraps in which a word stands, in their own words or in the name of their finish. */
+function searched(word: string): Condition {
+  const finishes = catalogue
+    .filter(({ name }) => name.toLowerCase().includes(word.toLowerCase()))
+    .map(({ id }) => id);
+  const ways = writtenAs(word);
   return {
-    [Op.or]: ['clothName', 'machineName', 'footName', 'note'].map((name) =>
-      where(col(name), Op.like, like),
-    ),
+    sql: [
+      ...named.flatMap((name) => ways.map(() => `${name} LIKE ? ESCAPE '\\'`)),
+      ...finishes.map(() => 'finish = ?'),
+    ].join(' OR '),
+    values: [...named.flatMap(() => ways.map(containing)), ...finishes],
   };
 }
 
-function searched(store: Store, q: string, way: Way): WhereOptions[] {
-  return q
-    .trim()
-    .split(/\s+/)
-    .filter(Boolean)
-    .map((word) => {
-      const named = catalogue.filter(({ name }) => name.toLowerCase().includes(word.toLowerCase()));
-      const found = withWord(store, word, way);
-      if (named.length === 0) return found;
-      return { [Op.or]: [found, { finish: named.map(({ id }) => id) }] };
-    });
-}
-
-function narrowed(store: Store, query: BookQuery, way: Way): WhereOptions {
+function narrowed(query: BookQuery): Condition {
   const fields = ['finish', 'clothId', 'machineId', 'footId', 'verdict'] as const;
-  return {
-    [Op.and]: [
-      ...fields.flatMap((field) => (query[field] ? [{ [field]: query[field] }] : [])),
-      ...searched(store, query.q, way),
-    ],
-  };
+  const wanted = fields.flatMap((field): Condition[] => {
+    const value = query[field];
+    return value ? [{ sql: `${field} = ?`, values: [value] }] : [];
+  });
+  const words = query.q.trim().split(/\s+/).filter(Boolean);
+  return allOf([...wanted, ...words.map(searched)]);
 }
 
 const shownColumns = [
@@ -90,48 +87,44 @@ const shownColumns = [
   'note',
 ];
 
-/** One page of the book, without the set-ups. */
-export async function bookPage(store: Store, query: BookQuery): Promise<BookPage> {
-  const { attempts } = store.database.models;
+/**
+ * One page of the book, without the set-ups, as the JSON of a `BookPage`: SQLite puts it together
+ * from what it holds, so that nothing is read into objects only to be written out again.
+ */
+export async function bookPageJson(store: Store, query: BookQuery): Promise<string> {
+  const { reading } = store.database;
+  const { sql, values } = narrowed(query);
   const direction = query.dir === 'asc' ? 'ASC' : 'DESC';
-  const total = await attempts.count({ where: narrowed(store, query, 'by-the-matches') });
-  const way = total <= fewMatches ? 'by-the-matches' : 'along-the-order';
-  const rows = await attempts.findAll({
-    where: narrowed(store, query, way),
-    attributes: shownColumns,
-    order: [
-      // What has nothing there comes last, whichever way it is sorted; a day is always there.
-      ...(query.sort === 'sewnOn'
-        ? []
-        : [[literal(`${columnOf[query.sort]} IS NULL`), 'ASC'] as [Literal, string]]),
-      [literal(columnOf[query.sort]), direction],
-      ['createdAt', direction],
-      ['id', 'ASC'],
-    ],
-    limit: query.size,
-    offset: query.page * query.size,
-  });
-  const plain = rows.map((row) => row.get({ plain: true }) as Omit<BookRow, 'edgeId'>);
-  const planIds = [...new Set(plain.flatMap(({ planId }) => planId ?? []))];
-  const plans = await store.database.models.plans.findAll({
-    where: { id: planIds },
-    attributes: ['id', 'edgeId'],
-  });
-  const edges = new Map(plans.map((row) => [String(row.get('id')), String(row.get('edgeId'))]));
-  return {
-    total,
-    rows: plain.map((row) => ({ ...row, edgeId: edges.get(row.planId ?? '') ?? null })),
-  };
+  const column = columnOf[query.sort];
+  // What has nothing there comes last, whichever way it is sorted; a day is always there.
+  const emptyLast = query.sort === 'sewnOn' ? '' : `${column} IS NULL, `;
+  const order = `${emptyLast}${column} ${direction}, createdAt ${direction}, id`;
+  const edge = `'edgeId', (SELECT edgeId FROM plans WHERE plans.id = attempts.planId)`;
+  // Left alone, SQLite looks for words in the table, most of which is set-ups.
+  const looked = query.q.trim() ? 'attempts INDEXED BY attempts_looked_at' : 'attempts';
+  const [counted, rows] = await Promise.all([
+    reading.rows<{ total: number }>(`SELECT count(*) AS total FROM ${looked} WHERE ${sql}`, values),
+    // Which scraps make the page is told by the index alone; only those are read.
+    reading.rows<{ json: string }>(
+      `SELECT json_object(${reading.asJson('attempts', shownColumns)}, ${edge}) AS json
+       FROM attempts WHERE rowid IN (
+         SELECT rowid FROM ${looked}
+         WHERE ${sql} ORDER BY ${order} LIMIT ? OFFSET ?)
+       ORDER BY ${order}`,
+      [...values, query.size, query.page * query.size],
+    ),
+  ]);
+  const total = counted[0]?.total ?? 0;
+  return `{"total":${total},"rows":[${rows.map(({ json }) => json).join(',')}]}`;
 }
 
 /** What the book can be narrowed to, with how many scraps there are of each. */
 export async function bookChoices(store: Store): Promise<BookChoices> {
   const grouped = async (idColumn: string, nameColumn: string) => {
-    const rows = await store.database.sequelize.query<{ id: string; name: string; scraps: number }>(
+    const rows = await store.database.reading.rows<{ id: string; name: string; scraps: number }>(
       `SELECT ${idColumn} AS id, MAX(${nameColumn}) AS name, COUNT(*) AS scraps FROM attempts
        WHERE ${idColumn} IS NOT NULL AND ${idColumn} <> '' GROUP BY ${idColumn}
        ORDER BY name`,
-      { type: QueryTypes.SELECT },
     );
     return rows;
   };
@@ -151,10 +144,9 @@ export async function bookChoices(store: Store): Promise<BookChoices> {
 
 /** For each edge with a kept scrap, the number of the first. */
 export async function scrapsUntilKept(store: Store): Promise<number[]> {
-  const rows = await store.database.sequelize.query<{ scraps: number }>(
+  const rows = await store.database.reading.rows<{ scraps: number }>(
     `SELECT MIN(number) AS scraps FROM attempts
      WHERE verdict = 'keep' AND planId IS NOT NULL GROUP BY planId`,
-    { type: QueryTypes.SELECT },
   );
   return rows.map(({ scraps }) => scraps);
 }

@@ -1,4 +1,3 @@
-import { QueryTypes } from 'sequelize';
 import type { RemovedEntry } from '../../contract/book';
 import { singular, type RecordTable } from '../database/models';
 import { Refusal, notFound } from '../http/refusal';
@@ -49,15 +48,12 @@ export async function listRemoved(
   const entries: RemovedEntry[] = [];
   let from = before;
   while (entries.length < limit) {
-    const removals = await store.database.sequelize.query<Removal>(
+    const removals = await store.database.reading.rows<Removal>(
       `SELECT c.id, c.at, c.label, (SELECT json_group_array(json_array(s."table", s.recordId))
          FROM steps s WHERE s.changeId = c.id AND s.after IS NULL) AS taken
        FROM changes c WHERE c.removal = 1 AND c.undone = 0 AND c.at >= ? AND c.id < ?
        ORDER BY c.id DESC LIMIT ?`,
-      {
-        replacements: [removalsSince(new Date()), from, limit],
-        type: QueryTypes.SELECT,
-      },
+      [removalsSince(new Date()), from, limit],
     );
     for (const { id, at, label, taken } of removals) {
       const counts = await stillGone(store, JSON.parse(taken) as [RecordTable, string][]);

@@ -1,4 +1,4 @@
-import { Op, Transaction, type WhereOptions } from 'sequelize';
+import { Transaction } from 'sequelize';
 import { singular, type RecordTable } from '../database/models';
 import { Health } from '../database/health';
 import type { Database } from '../database/open';
@@ -31,41 +31,31 @@ export class Store {
   }
 
   async find(table: RecordTable, id: string): Promise<Row> {
-    const row = await this.database.models[table].findByPk(id);
+    const row = await this.database.reading.find(table, id);
     if (!row) throw notFound(singular[table], id);
-    return row.get({ plain: true }) as Row;
+    return row as Row;
   }
 
   async list(
     table: RecordTable,
     where: Record<string, string> = {},
-    page?: { readonly limit: number; readonly offset: number },
+    page = { limit: -1, offset: 0 },
   ): Promise<Row[]> {
-    const rows = await this.database.models[table].findAll({
-      where,
-      order: [
-        ['createdAt', 'ASC'],
-        ['id', 'ASC'],
-      ],
-      ...page,
-    });
-    return rows.map((row) => row.get({ plain: true }) as Row);
+    return (await this.database.reading.list(table, where, page)) as Row[];
   }
 
   /** The records of a table that come after an id, in the order of their ids; so many at once. */
   async after(table: RecordTable, id: string): Promise<Row[]> {
-    const rows = await this.database.models[table].findAll({
-      where: { id: { [Op.gt]: id } },
-      order: [['id', 'ASC']],
-      limit: rowsAtOnce,
-    });
-    return rows.map((row) => row.get({ plain: true }) as Row);
+    return (await this.database.reading.after(table, id, rowsAtOnce)) as Row[];
   }
 
   /** The bytes of a photo; null when there is none. */
   async photo(id: string): Promise<Buffer | null> {
-    const row = await this.database.models.photos.findByPk(id);
-    return row ? (row.get('bytes') as Buffer) : null;
+    const [row] = await this.database.reading.rows<{ bytes: Buffer }>(
+      'SELECT bytes FROM photos WHERE id = ?',
+      [id],
+    );
+    return row?.bytes ?? null;
   }
 
   /** How many records of a table there are. */
@@ -73,7 +63,7 @@ export class Store {
     table: RecordTable,
     where: Readonly<Record<string, string | readonly string[]>> = {},
   ): Promise<number> {
-    return this.database.models[table].count({ where: where as WhereOptions });
+    return this.database.reading.count(table, where);
   }
 
   /** Calls back after every change that reached the disk. @returns what ends it */
@@ -124,14 +114,15 @@ export class Store {
 
   /** The labels of what undo and redo would do for a person. */
   async history(by = ''): Promise<{ undo: string | null; redo: string | null }> {
-    const { changes } = this.database.models;
-    const attributes = ['id', 'label'];
-    const [done, undone] = await Promise.all([
-      changes.findOne({ where: { by, undone: false }, order: [['id', 'DESC']], attributes }),
-      changes.findOne({ where: { by, undone: true }, order: [['id', 'ASC']], attributes }),
-    ]);
-    const label = (change: typeof done) => (change ? String(change.get('label')) : null);
-    return { undo: label(done), redo: label(undone) };
+    const label = async (undone: 0 | 1, order: 'DESC' | 'ASC') => {
+      const [row] = await this.database.reading.rows<{ label: string }>(
+        `SELECT label FROM changes WHERE "by" = ? AND undone = ${undone} ORDER BY id ${order} LIMIT 1`,
+        [by],
+      );
+      return row?.label ?? null;
+    };
+    const [undo, redo] = await Promise.all([label(0, 'DESC'), label(1, 'ASC')]);
+    return { undo, redo };
   }
 
   undo(by: Author = nobody): Promise<string> {
