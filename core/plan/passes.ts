@@ -16,6 +16,7 @@ import type { FootFacts } from './of-records';
 import type { Sole } from '../seam/crossings';
 import { alongBest } from './ride';
 import { setUpOf } from './set-up-of';
+import { judge } from './judge';
 import { sewnWith } from './sewn-with';
 import { startingLengthMm } from './starting-setting';
 import { usualStitch } from './usual-stitch';
@@ -162,7 +163,7 @@ function plannedPass(
   return {
     ...said,
     ...{ machine: best.machine, foot: best.foot, plan: best.plan, set: best.set, values, chance },
-    sewn: sewnWith(finish, best.plan, best.set, settings, best.foot),
+    sewn: sewnWith(finish, best.plan, judge(best.set, settings), best.foot),
   };
 }
 

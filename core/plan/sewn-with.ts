@@ -1,10 +1,8 @@
 import type { Finish } from '../finish/finish';
 import type { SewingPlan } from '../finish/sewing-plan';
 import type { SewnWith } from '../finish/work';
-import type { DialSettings } from '../kit/dial-steps';
-import type { SetUp } from '../margin/set-up';
 import type { Sole } from '../seam/crossings';
-import { judge } from './judge';
+import type { Judgement } from './judge';
 import { marginOfPlan } from './margin-of-plan';
 
 /**
@@ -16,11 +14,9 @@ import { marginOfPlan } from './margin-of-plan';
 export function sewnWith(
   finish: Finish,
   plan: SewingPlan,
-  set: SetUp,
-  settings: DialSettings,
+  { settings, checks, margins }: Judgement,
   foot: { readonly name: string; readonly soleMm: Sole },
 ): SewnWith {
-  const { checks, margins } = judge(set, settings);
   const [first] = margins;
   const sides = first ? [-first.fromMm, first.toMm].filter((mm) => Number.isFinite(mm)) : [];
   const [reference] = marginOfPlan(finish, plan.fold.variant).references(plan, settings);

@@ -11,6 +11,7 @@ import { examplePlan } from './example.fixture';
 import { passesOf, type PassKit } from './passes';
 import { alongBest } from './ride';
 import { setUpOf } from './set-up-of';
+import { judge } from './judge';
 import { sewnWith } from './sewn-with';
 import { startingSetting } from './starting-setting';
 import { usualStitch } from './usual-stitch';
@@ -61,7 +62,7 @@ export function workedOut(
         }),
       );
       const set = setUpOf(finish, plan);
-      const sewn = sewnWith(finish, plan, set, startingSetting(finish, plan, set), foot);
+      const sewn = sewnWith(finish, plan, judge(set, startingSetting(finish, plan, set)), foot);
       const asked = { ...request, strip: plan.strip, machineKind: kind };
       const passes = passesOf(finish, asked, wholeKit, finishById);
       return {

@@ -85,12 +85,22 @@ async function told<T>(asked: Promise<T>): Promise<T> {
 
 const load = <T>(path: string) => told(send<T>('GET', path));
 
-/** A list of records, narrowed by a field where given. */
-export function useList<R extends Resource>(resource: R, where: Record<string, string> = {}) {
+/**
+ * A list of records, narrowed by a field where given.
+ *
+ * @param select what of it is wanted, always the same function; what comes of it stays the same
+ *   object while nothing in it changes, and only a change of it draws anything anew
+ */
+export function useList<R extends Resource, T = Records[R][]>(
+  resource: R,
+  where: Record<string, string> = {},
+  select?: (records: Records[R][]) => T,
+) {
   const query = new URLSearchParams(where).toString();
   return useQuery({
     queryKey: [resource, 'list', where],
     queryFn: () => told(sendList<Records[R]>(query ? `${resource}?${query}` : resource)),
+    ...(select && { select }),
   });
 }
 

@@ -21,3 +21,8 @@ export function ticksWithin(fromMm: number, toMm: number, stepMm: number): numbe
   const last = Math.floor(toMm / stepMm + 1e-9);
   return Array.from({ length: Math.max(0, last - first + 1) }, (_, i) => (first + i) * stepMm);
 }
+
+/** Upright lines as one path: many of them in one element are drawn and moved at once. */
+export function upright(xsPx: readonly number[], fromPx: number, toPx: number): string {
+  return xsPx.map((x) => `M${x.toFixed(1)},${fromPx.toFixed(1)} V${toPx.toFixed(1)}`).join(' ');
+}

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { footParts, type DrawnFoot, type FootPart } from './foot-parts';
 
 interface FootShapeProps {
@@ -16,8 +17,11 @@ function pathOf({ points, open }: FootPart, x: FootShapeProps['x'], y: FootShape
   return `M${places.join(' L')}${open ? '' : ' Z'}`;
 }
 
-/** A foot from above, drawn from its numbers. */
-export function FootShape({ foot, guideMm, x, y, seeThrough = false }: FootShapeProps) {
+/** Two scales are the same when they agree at two places: both are linear. */
+const sameScale = (one: FootShapeProps['x'], other: FootShapeProps['x']) =>
+  one(0) === other(0) && one(1) === other(1);
+
+function Shape({ foot, guideMm, x, y, seeThrough = false }: FootShapeProps) {
   const parts = footParts(foot, guideMm);
   const soles = parts.filter(({ look }) => look === 'sole' || look === 'clear');
   const holes = parts.filter(({ look }) => look === 'hole');
@@ -35,9 +39,9 @@ export function FootShape({ foot, guideMm, x, y, seeThrough = false }: FootShape
         strokeWidth={1.5}
         strokeDasharray={clear ? '6 4' : undefined}
       />
-      {rest.map((part) => (
+      {rest.map((part, i) => (
         <path
-          key={pathOf(part, x, y)}
+          key={i}
           d={pathOf(part, x, y)}
           fill={part.open ? 'none' : '#57534a'}
           fillOpacity={seeThrough ? 0.3 : 0.45}
@@ -49,3 +53,14 @@ export function FootShape({ foot, guideMm, x, y, seeThrough = false }: FootShape
     </g>
   );
 }
+
+/** A foot from above, drawn from its numbers; anew only when it, its guide or the scale moves. */
+export const FootShape = memo(
+  Shape,
+  (one, other) =>
+    one.foot === other.foot &&
+    one.guideMm === other.guideMm &&
+    one.seeThrough === other.seeThrough &&
+    sameScale(one.x, other.x) &&
+    sameScale(one.y, other.y),
+);

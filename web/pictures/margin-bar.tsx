@@ -4,19 +4,21 @@ import type { FaultWords } from '../../core/finish/finish-margin';
 import type { Margin } from '../../core/margin/margin';
 import { useLengths } from '../app/lengths-context';
 import { NumbersTable } from './numbers-table';
-import { tickStepMm, ticksWithin } from './axis';
+import { tickStepMm, ticksWithin, upright } from './axis';
 import { hill } from './hill';
 import { useBox } from './use-box';
 
 /** The least drift shown to either side, mm; grows with the margin and the spread. */
 const leastReachMm = 1;
 
+const reachesMm = [1, 1.5, 2, 3, 4, 6, 9];
+
 function reachOf(margin: Margin, belief: DriftBelief): number {
   const ends = [margin.fromMm, margin.toMm].filter(Number.isFinite).map(Math.abs);
   const hand = Math.abs(belief.shiftMm) + 2.5 * belief.sigmaMm;
   const reach = Math.max(leastReachMm, hand, ...ends.map((end) => Math.min(end, 8) + 0.35));
-  // In halves, so that the axis stands still while a dial is nudged.
-  return Math.ceil(reach * 2) / 2;
+  // In few sizes, so that the axis stands still while a dial is nudged.
+  return reachesMm.find((size) => size >= reach) ?? Math.ceil(reach);
 }
 
 /** Whose the blue hill is. */
@@ -101,23 +103,20 @@ export function MarginBar({ margin, belief, known, reference, faults }: MarginBa
             />
           )}
           <path d={hand} fill="#235387" fillOpacity={0.2} stroke="#235387" strokeWidth={1.5} />
-          {open &&
-            [
-              [margin.fromMm, from],
-              [margin.toMm, to],
-            ].map(([end, at], i) =>
-              Number.isFinite(end) ? (
-                <line
-                  key={i}
-                  x1={x(at as number)}
-                  x2={x(at as number)}
-                  y1={bar - 12}
-                  y2={barEnd + 6}
-                  stroke="#26272b"
-                  strokeWidth={3}
-                />
-              ) : null,
-            )}
+          {open && (
+            <path
+              d={upright(
+                [
+                  ...(Number.isFinite(margin.fromMm) ? [x(from)] : []),
+                  ...(Number.isFinite(margin.toMm) ? [x(to)] : []),
+                ],
+                bar - 12,
+                barEnd + 6,
+              )}
+              stroke="#26272b"
+              strokeWidth={3}
+            />
+          )}
           <line
             x1={x(0)}
             x2={x(0)}
@@ -127,15 +126,14 @@ export function MarginBar({ margin, belief, known, reference, faults }: MarginBa
             strokeWidth={2}
             strokeDasharray="5 4"
           />
-          {ticks.map((tick) => (
-            <g key={tick}>
-              <line x1={x(tick)} x2={x(tick)} y1={barEnd} y2={barEnd + 5} stroke="#57534a" />
-              <text x={x(tick)} y={barEnd + 20} textAnchor="middle" fontSize={13} fill="#57534a">
-                {tick > 0 ? '+' : ''}
-                {lengths.fineNumber(tick)}
+          <path d={upright(ticks.map(x), barEnd, barEnd + 5)} stroke="#57534a" />
+          <g textAnchor="middle" fontSize={13} fill="#57534a">
+            {ticks.map((tick, i) => (
+              <text key={i} x={x(tick)} y={barEnd + 20}>
+                {`${tick > 0 ? '+' : ''}${lengths.fineNumber(tick)}`}
               </text>
-            </g>
-          ))}
+            ))}
+          </g>
           <g fontSize={14} fontWeight={700}>
             {roomy && (
               <>
@@ -155,13 +153,13 @@ export function MarginBar({ margin, belief, known, reference, faults }: MarginBa
             <Fault text={right} atX={x(to) + 8} anchor="start" y={barEnd - 8} within={width} />
           </g>
           <text x={x(-reach)} y={119} fontSize={13} fill="#57534a">
-            ← {reference} drifts left
+            {`← ${reference} drifts left`}
           </text>
           <text x={width / 2} y={119} fontSize={13} fill="#235387" textAnchor="middle">
-            {width > 640 && `blue hill: ${handWords}, `}spread {lengths.fine(belief.sigmaMm)}
+            {`${width > 640 ? `blue hill: ${handWords}, ` : ''}spread ${lengths.fine(belief.sigmaMm)}`}
           </text>
           <text x={x(reach)} y={119} fontSize={13} fill="#57534a" textAnchor="end">
-            {lengths.unit} · drifts right →
+            {`${lengths.unit} · drifts right →`}
           </text>
         </svg>
       )}

@@ -1,22 +1,29 @@
-/** A picture's numbers for those who can't see it. */
-export function NumbersTable({
-  caption,
-  rows,
-}: {
-  readonly caption: string;
-  readonly rows: readonly (readonly [name: string, value: string])[];
-}) {
+import { memo, useDeferredValue } from 'react';
+
+type Rows = readonly (readonly [name: string, value: string])[];
+
+const Body = memo(function Body({ rows }: { readonly rows: Rows }) {
+  return (
+    <tbody>
+      {rows.map(([name, value]) => (
+        <tr key={name}>
+          <th scope="row">{name}</th>
+          <td>{value}</td>
+        </tr>
+      ))}
+    </tbody>
+  );
+});
+
+/**
+ * A picture's numbers for those who can't see it. They follow the picture by a moment, so that
+ * while a dial is turned it is drawn first.
+ */
+export function NumbersTable({ caption, rows }: { readonly caption: string; readonly rows: Rows }) {
   return (
     <table className="sr-only">
       <caption>{caption}</caption>
-      <tbody>
-        {rows.map(([name, value]) => (
-          <tr key={name}>
-            <th scope="row">{name}</th>
-            <td>{value}</td>
-          </tr>
-        ))}
-      </tbody>
+      <Body rows={useDeferredValue(rows)} />
     </table>
   );
 }

@@ -102,6 +102,7 @@ export function SwatchFace(props: SwatchFaceProps) {
             cx={along(yMm)}
             cy={across(xMm)}
             r={Math.max(1.6, 0.32 * pxPerMm)}
+            data-part="pulled-thread"
             fill="#235387"
           />
         ))}
@@ -115,6 +116,7 @@ export function SwatchFace(props: SwatchFaceProps) {
             r={Math.max(5, 0.9 * pxPerMm)}
             className="haloed"
             fill="none"
+            data-part="fault"
             stroke="#963226"
             strokeWidth={2.5}
           />

@@ -11,6 +11,7 @@ import { repeatLengthMm } from '../../core/stitch/pitch';
 import { repeatOf } from '../../core/stitch/repeat';
 import type { FootRecord } from '../../contract/records';
 import { slotHalfMm } from './foot-parts';
+import { upright } from './axis';
 import { FootShape } from './foot-shape';
 import { Label } from './label';
 import { threadPath } from './thread-path';
@@ -34,6 +35,11 @@ export interface View {
   /** mm at the middle of the window. */
   readonly midXMm: number;
   readonly midYMm: number;
+}
+
+/** Whether two windows show the same at the same place. */
+export function isSameView(one: View, other: View): boolean {
+  return (Object.keys(one) as (keyof View)[]).every((name) => one[name] === other[name]);
 }
 
 /** A place across the machine on the screen, px. */
@@ -92,6 +98,14 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
     (straightOnly && Math.abs(xMm - settings.needlePositionMm) > 1e-9) ||
     outside(xMm, plate) ||
     openings.every((opening) => outside(xMm, opening));
+
+  // Where the reference may ride, shown at three stitches.
+  const rides = (first.onlyBefore ? [-1, -2, -3] : [0, -1, 1]).map((i) => ({
+    y: py(view, i * Math.max(repeatMm, first.onlyBefore ? 2.5 : 0)),
+    from: px(view, guide + Math.max(-30, allowed?.[0] ?? 0)),
+    to: px(view, guide + Math.min(30, allowed?.[1] ?? 0)),
+    half: lens ? 16 : 9,
+  }));
 
   return (
     <g clipPath={`url(#clip-${lens ? 'lens' : 'bed'})`}>
@@ -173,51 +187,28 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
         fill="#235387"
         fillOpacity={0.17}
       />
-      {[-band, band].map((asideMm) => (
-        <line
-          className="haloed"
-          key={asideMm}
-          x1={px(view, reference + asideMm)}
-          x2={px(view, reference + asideMm)}
-          y1={edgeTop}
-          y2={bottom}
-          stroke="#235387"
-          strokeWidth={1}
-          strokeDasharray="2 5"
-        />
-      ))}
+      <path
+        className="haloed"
+        d={upright([px(view, reference - band), px(view, reference + band)], edgeTop, bottom)}
+        stroke="#235387"
+        strokeWidth={1}
+        strokeDasharray="2 5"
+      />
       {allowed && allowed[1] > allowed[0] && (
-        <g className="haloed" stroke="#3f5c2a" strokeWidth={lens ? 3 : 2} fill="#8ba26f">
-          {(first.onlyBefore ? [-1, -2, -3] : [0, -1, 1]).map((i) => {
-            const y = py(view, i * Math.max(repeatMm, first.onlyBefore ? 2.5 : 0));
-            const [from, to] = [
-              px(view, guide + Math.max(-30, allowed[0])),
-              px(view, guide + Math.min(30, allowed[1])),
-            ];
-            const half = lens ? 16 : 9;
-            return (
-              <g key={i}>
-                <rect
-                  x={from}
-                  y={y - half / 2}
-                  width={to - from}
-                  height={half}
-                  fillOpacity={0.55}
-                  stroke="none"
-                />
-                <line x1={from} x2={from} y1={y - half} y2={y + half} />
-                <line x1={to} x2={to} y1={y - half} y2={y + half} />
-              </g>
-            );
-          })}
+        <g className="haloed" fill="#8ba26f">
+          <path d={rides.map(boxOf).join(' ')} fillOpacity={0.55} />
+          <path
+            d={rides
+              .map(({ from, to, y, half }) => upright([from, to], y - half, y + half))
+              .join(' ')}
+            stroke="#3f5c2a"
+            strokeWidth={lens ? 3 : 2}
+          />
         </g>
       )}
-      <line
+      <path
         className="haloed"
-        x1={px(view, reference)}
-        x2={px(view, reference)}
-        y1={edgeTop}
-        y2={bottom}
+        d={upright([px(view, reference)], edgeTop, bottom)}
         stroke="#235387"
         strokeWidth={2.5}
       />
@@ -255,6 +246,7 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
                   circle(px(view, xMm), py(view, yMm), Math.max(2.5, radius) + 5),
                 )
                 .join('')}
+              data-part="meets-metal"
               fill="none"
               stroke="#963226"
               strokeWidth={4}
@@ -277,6 +269,18 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
       )}
     </g>
   );
+}
+
+interface Ride {
+  readonly y: number;
+  readonly from: number;
+  readonly to: number;
+  readonly half: number;
+}
+
+/** The stretch of a ride as a box, half as high as the lines at its ends. */
+function boxOf({ y, from, to, half }: Ride): string {
+  return `M${from.toFixed(1)},${(y - half / 2).toFixed(1)} H${to.toFixed(1)} v${half} H${from.toFixed(1)} Z`;
 }
 
 /** Where words about a stretch begin, or end where they would not fit to its right. */

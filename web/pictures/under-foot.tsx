@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { beliefFor } from '../../core/margin/belief';
 import type { Foot } from '../../core/kit/foot';
 import type { Lengths } from '../app/lengths';
@@ -6,11 +7,11 @@ import { repeatLengthMm } from '../../core/stitch/pitch';
 import { useLengths } from '../app/lengths-context';
 import { dialName } from '../words/dials';
 import { factInWords } from '../words/facts';
-import { tickStepMm, ticksWithin } from './axis';
+import { tickStepMm, ticksWithin, upright } from './axis';
 import { NumbersTable } from './numbers-table';
 import { useBox } from './use-box';
 import { Label } from './label';
-import { Scene, px, type UnderFootProps, type View } from './under-foot-scene';
+import { Scene, isSameView, px, type UnderFootProps, type View } from './under-foot-scene';
 
 /**
  * From above: foot, slot, guide, needle swing and holes, the cloth's edge with its drift band, and
@@ -80,11 +81,6 @@ export function UnderFoot(props: UnderFootProps) {
       : `from ${lengths.fine(check.loMm)}`;
     return `${words.checks[check.name]} ${shifted ? 'about ' : ''}${now}, good ${good}`;
   };
-  const ruler = (view: View) => {
-    const half = view.width / 2 / view.pxPerMm;
-    const step = tickStepMm(lengths.unit, view.pxPerMm, 52);
-    return ticksWithin(view.midXMm - half, view.midXMm + half, step);
-  };
 
   return (
     <div ref={ref} className="relative h-full w-full overflow-hidden">
@@ -115,30 +111,16 @@ export function UnderFoot(props: UnderFootProps) {
                 stroke={view === lens ? '#26272b' : '#d8cbb4'}
                 strokeWidth={view === lens ? 2 : 1}
               />
-              {ruler(view).map((tick) => (
-                <g key={tick}>
-                  <line
-                    x1={px(view, tick)}
-                    x2={px(view, tick)}
-                    y1={view.height}
-                    y2={view.height + 6}
-                    stroke="#57534a"
-                  />
-                  <text
-                    x={Math.min(width - 16, Math.max(12, px(view, tick)))}
-                    y={view.height + 21}
-                    fontSize={13}
-                    textAnchor="middle"
-                    fill="#57534a"
-                  >
-                    {lengths.fineNumber(tick)}
-                  </text>
-                </g>
-              ))}
+              <Ruler
+                view={view}
+                stepMm={tickStepMm(lengths.unit, view.pxPerMm, 52)}
+                within={width}
+              />
             </g>
           ))}
           {/* needle swing against the slot, on the bed's ruler */}
           <line
+            data-part="swing"
             x1={px(bed, swingLeft)}
             x2={px(bed, swingRight)}
             y1={bed.height + 31}
@@ -245,6 +227,30 @@ export function UnderFoot(props: UnderFootProps) {
     </div>
   );
 }
+
+/** Ticks of a window in the person's unit; the same while the window stands still. */
+const Ruler = memo(
+  function Ruler({ view, stepMm, within }: { view: View; stepMm: number; within: number }) {
+    const { fineNumber } = useLengths();
+    const half = view.width / 2 / view.pxPerMm;
+    const ticks = ticksWithin(view.midXMm - half, view.midXMm + half, stepMm);
+    const x = (mm: number) => px(view, mm);
+    return (
+      <>
+        <path d={upright(ticks.map(x), view.height, view.height + 6)} stroke="#57534a" />
+        <g fontSize={13} textAnchor="middle" fill="#57534a">
+          {ticks.map((tick, i) => (
+            <text key={i} x={Math.min(within - 16, Math.max(12, x(tick)))} y={view.height + 21}>
+              {fineNumber(tick)}
+            </text>
+          ))}
+        </g>
+      </>
+    );
+  },
+  (one, other) =>
+    one.stepMm === other.stepMm && one.within === other.within && isSameView(one.view, other.view),
+);
 
 /** Where the foot leaves the needle room, as rows. */
 function metalRows({ slotMm, besideMm }: Foot, { fine }: Lengths): [string, string][] {

@@ -23,20 +23,24 @@ import type {
   EdgeRecord,
   FootRecord,
   MachineRecord,
-  PlanRecord,
 } from '../../../contract/records';
 import type { WorkedBefore } from '../../../contract/book';
 import { useList, useRecord } from '../../app/records';
 import { propose } from './plan-change';
 import { usePasses } from './use-passes';
 import { footOn } from './foot-on';
+import { useKeptPlan, type PlanChoices, type PlanMoves, type TakenPlan } from './use-kept-plan';
 import { useSewingPlan } from './use-sewing-plan';
 import { useProposal } from './use-proposal';
 import { useLessons } from './use-lessons';
 import { useTurning } from './use-turning';
 
-/** A plan with a finish. */
-export type TakenPlan = PlanRecord & { readonly finish: string };
+/** The choices of a plan with a finish, without where its dials stand. */
+type Chosen = PlanChoices & { readonly finish: string };
+
+/** How the dials of a proposal stand: they are solved, and nothing is ticked. */
+const noMoves: PlanMoves = { settings: null, ticks: [] };
+const noSchools = {};
 
 /** Everything an edge's stations show, computed from what is stored. */
 export interface Bench {
@@ -108,8 +112,8 @@ export type BenchState =
  */
 export function useEdgeBench(edgeId: string): BenchState {
   const edge = useRecord('edges', edgeId);
-  const plans = useList('plans', { edgeId });
-  const stored = plans.data?.[0];
+  const kept = useKeptPlan(edgeId);
+  const stored = kept.choices;
   const attempts = useList('attempts', stored ? { planId: stored.id } : { planId: 'none' });
   const cloths = useList('cloths');
   const machines = useList('machines');
@@ -118,38 +122,45 @@ export function useEdgeBench(edgeId: string): BenchState {
 
   const cloth = cloths.data?.find(({ id }) => id === edge.data?.clothId);
   const proposal = useProposal(stored, edge.data, cloth);
-  const record = useMemo((): TakenPlan | undefined => {
-    if (!stored || proposal === undefined) return undefined;
-    const whole = { ...stored, ...proposal };
-    return whole.finish === null ? undefined : { ...whole, finish: whole.finish };
-  }, [stored, proposal]);
   useLayoutEffect(() => {
     if (stored) propose(stored.id, proposal ?? null);
   }, [stored, proposal]);
-  const machine = machines.data?.find(({ id }) => id === record?.machineId);
-  const chosenFoot = feet.data?.find(({ id }) => id === record?.footId);
+  // Where the dials stand is no part of what is chosen: a nudge must not make everything anew.
+  const chosen = useMemo((): Chosen | undefined => {
+    if (!stored || proposal === undefined) return undefined;
+    const { settings: _none, ticks: _ticks, ...taking } = proposal ?? {};
+    const whole = { ...stored, ...taking };
+    return whole.finish === null ? undefined : { ...whole, finish: whole.finish };
+  }, [stored, proposal]);
+  const record = useMemo(
+    (): TakenPlan | undefined =>
+      chosen && kept.moves && { ...chosen, ...(proposal ? noMoves : kept.moves) },
+    [chosen, kept.moves, proposal],
+  );
+  const machine = machines.data?.find(({ id }) => id === chosen?.machineId);
+  const chosenFoot = feet.data?.find(({ id }) => id === chosen?.footId);
   // A machine of loopers keeps its own foot on, whichever was chosen before.
   const foot = useMemo(
     () => chosenFoot && machine && footOn(machine, chosenFoot),
     [chosenFoot, machine],
   );
-  const finish = record && finishById(record.finish);
-  const margin = (record && finish?.margin(record.fold.variant)) ?? null;
-
-  // Where the dials stand is no part of the set-up: a nudge must not make everything else anew.
-  const {
-    settings: _settings,
-    version: _version,
-    updatedAt: _at,
-    ticks: _ticks,
-    ...chosen
-  } = record ?? {};
-  const chosenText = JSON.stringify(chosen);
-  const strip = cloths.data?.find(({ id }) => id === record?.stripClothId) ?? null;
-  const { plan, records } = useSewingPlan(
-    { edge: edge.data, cloth, strip, machine, foot, finish },
-    chosenText,
+  const finish = chosen && finishById(chosen.finish);
+  // A finish may make its margin anew each time it is asked; here it is one as long as it is asked
+  // for the same variant, since whatever is worked out from it is known by it.
+  const variant = chosen?.fold.variant;
+  const margin = useMemo(
+    () => (finish && variant !== undefined ? finish.margin(variant) : null),
+    [finish, variant],
   );
+
+  const strip = cloths.data?.find(({ id }) => id === chosen?.stripClothId) ?? null;
+  const { plan, records } = useSewingPlan({
+    edge: edge.data,
+    chosen,
+    ...{ cloth, strip, machine, foot, finish },
+  });
+  // Drawn and named as it is led.
+  const led = useMemo(() => foot && plan && { ...foot, specs: plan.foot }, [foot, plan]);
   const own = useMemo(
     () => (attempts.data ?? []).filter(({ pass }) => pass === null),
     [attempts.data],
@@ -164,7 +175,7 @@ export function useEdgeBench(edgeId: string): BenchState {
   );
   const acceptedShare = (preferences.data?.acceptedPercent ?? 2) / 100;
   const { solved, solveIssues, lesson, learned, worked, carried, busy } = useLessons(
-    { record, finish, margin, plan, pooled },
+    { record: chosen, finish, margin, plan, pooled },
     acceptedShare,
   );
 
@@ -211,31 +222,30 @@ export function useEdgeBench(edgeId: string): BenchState {
       throw error;
     }
   }, [finish, plan, judgement, use]);
-  const ways = JSON.stringify([record?.schools ?? {}, preferences.data?.schools ?? {}]);
-  const request = useMemo(() => {
-    if (!records || !plan || !finish) return null;
-    const [chosenHere, defaults] = JSON.parse(ways) as [
-      PlanRecord['schools'],
-      PlanRecord['schools'],
-    ];
-    const chosenPlan = { ...records.plan, schools: chosenHere };
-    return workRequestOf({ ...records, plan: chosenPlan }, plan, finish, defaults);
-  }, [records, plan, finish, ways]);
+  const defaults = preferences.data?.schools;
+  const request = useMemo(
+    () =>
+      records && plan && finish
+        ? workRequestOf(records, plan, finish, defaults ?? noSchools)
+        : null,
+    [records, plan, finish, defaults],
+  );
   const passes = usePasses(finish, request);
   const work = useMemo((): WorkRequest | null => {
     if (!request || !finish || !plan) return null;
     const sewn =
-      set && dials && foot && !judgement?.blocked ? sewnWith(finish, plan, set, dials, foot) : null;
+      judgement && foot && !judgement.blocked ? sewnWith(finish, plan, judgement, foot) : null;
     return { ...request, sewn, passes: Object.fromEntries(passes.map((pass) => [pass.id, pass])) };
-  }, [request, finish, plan, set, dials, judgement, foot, passes]);
+  }, [request, finish, plan, judgement, foot, passes]);
   const error =
-    edge.error ?? plans.error ?? cloths.error ?? machines.error ?? feet.error ?? attempts.error;
+    edge.error ?? kept.error ?? cloths.error ?? machines.error ?? feet.error ?? attempts.error;
   if (
     !edge.data ||
     !record ||
     !cloth ||
     !machine ||
     !foot ||
+    !led ||
     !finish ||
     !plan ||
     !request ||
@@ -251,8 +261,7 @@ export function useEdgeBench(edgeId: string): BenchState {
       proposed: stored?.finish === null,
       cloth,
       machine,
-      // Drawn and named as it is led.
-      foot: { ...foot, specs: plan.foot },
+      foot: led,
       pass: null,
       draftKey: record.id,
       everyAttempt: attempts.data ?? [],

@@ -29,7 +29,7 @@ interface KitChoiceProps {
 }
 
 /** The machine and the foot from the drawer. */
-function KitChoiceLines(props: KitChoiceProps) {
+export const KitChoice = memo(function KitChoice(props: KitChoiceProps) {
   const { planId, finish, fold, machineId, footId, reference, along } = props;
   const machines = useList('machines').data ?? [];
   const feet = useList('feet').data ?? [];
@@ -91,23 +91,7 @@ function KitChoiceLines(props: KitChoiceProps) {
       )}
     </div>
   );
-}
-
-/**
- * The same, drawn anew only when something of it changed: an answer of the server brings a fold that
- * is equal and not the same, and a nudge has a frame to be painted in.
- */
-export const KitChoice = memo(
-  KitChoiceLines,
-  (one, other) =>
-    one.planId === other.planId &&
-    one.finish === other.finish &&
-    one.machineId === other.machineId &&
-    one.footId === other.footId &&
-    one.reference === other.reference &&
-    one.along === other.along &&
-    JSON.stringify(one.fold) === JSON.stringify(other.fold),
-);
+});
 
 interface NeedleAndStitchProps {
   readonly planId: string;

@@ -12,6 +12,7 @@ import { latestOnly } from '../../workers/latest';
 import { solver } from '../../workers/solver';
 import type { Outcome } from '../../workers/solver-tasks';
 import type { Bench } from './bench';
+import { identityOf } from './identity';
 import { taught } from './use-lessons';
 
 // The charts' package is loaded when somebody looks at one.
@@ -28,7 +29,7 @@ const mapOf = latestOnly(
 function useMap({ finish, plan, learned, dials }: Bench, best: boolean, enabled: boolean) {
   const guideMm = best ? null : (dials?.guideMm ?? 0);
   return useQuery({
-    queryKey: ['map', finish.id, plan, taught(learned), guideMm],
+    queryKey: ['map', finish.id, identityOf(plan), taught(learned), guideMm],
     queryFn: async (): Promise<Outcome<MarginMap>> => {
       const outcome = await mapOf(finish.id, plan, learned, guideMm);
       // Overtaken by a newer one, which is what will be shown.

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { createPortal } from 'react-dom';
 import { dialTravel, type Dial } from '../../../core/kit/dial-steps';
 import { dialsClause, ridesClause } from '../../../core/finish/dials-clause';
@@ -50,7 +51,7 @@ function Line({ name, value, unit = '' }: { name: string; value: string; unit?: 
 }
 
 /** The slip on paper: one card on one page, its numbers and nothing to fill in. */
-export function PrintedCard({ bench }: { bench: Bench }) {
+export const PrintedCard = memo(function PrintedCard({ bench }: { bench: Bench }) {
   const { finish, plan, request, machine, foot, cloth, edge, judgement, folds, passes, work } =
     bench;
   const lengths = useLengths();
@@ -114,4 +115,4 @@ export function PrintedCard({ bench }: { bench: Bench }) {
     </section>,
     document.body,
   );
-}
+});

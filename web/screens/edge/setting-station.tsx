@@ -1,6 +1,6 @@
 import { RotateCcw } from 'lucide-react';
 import { Tabs } from 'radix-ui';
-import { Suspense, lazy, useMemo } from 'react';
+import { Suspense, lazy, useDeferredValue, useMemo } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import {
   dialField,
@@ -133,22 +133,25 @@ const dials: readonly DialName[] = ['width', 'length', 'needlePosition', 'guide'
 
 /** The setting as one would write it on a card. */
 export function SettingSlip({ bench }: { bench: Bench }) {
+  // The card is for paper, and what worked before is folded up: both follow the dials by a moment.
+  const later = useDeferredValue(bench);
   return (
     <>
       {bench.margin ? (
-        <DialSlip bench={bench} finishMargin={bench.margin} />
+        <DialSlip bench={bench} later={later} finishMargin={bench.margin} />
       ) : (
         <StartingSlip bench={bench} />
       )}
       <Suspense>
-        <PrintedCard bench={bench} />
+        <PrintedCard bench={later} />
       </Suspense>
     </>
   );
 }
 
 /** The slip of a finish whose dials are solved; every number is a control. */
-function DialSlip({ bench, finishMargin }: { bench: Bench; finishMargin: FinishMargin }) {
+function DialSlip(props: { bench: Bench; later: Bench; finishMargin: FinishMargin }) {
+  const { bench, later, finishMargin } = props;
   const { finish, plan, record, machine, foot, judgement, solved, set, attempts, pooled, edge } =
     bench;
   const lengths = useLengths();
@@ -163,6 +166,10 @@ function DialSlip({ bench, finishMargin }: { bench: Bench; finishMargin: FinishM
   );
   // Where the edge really rides, by what scraps have taught; 0 until then.
   const shiftMm = set?.beliefs.guide?.shiftMm ?? 0;
+  const patterns = useMemo(() => {
+    const known = patternsOf(plan.machine);
+    return finish.needs(plan.fold.variant).patterns.filter((pattern) => known.includes(pattern));
+  }, [finish, plan.fold.variant, plan.machine]);
   const reasons =
     settings && set
       ? finishMargin.dialReasons(plan, { ...settings, guideMm: settings.guideMm + shiftMm })
@@ -198,7 +205,7 @@ function DialSlip({ bench, finishMargin }: { bench: Bench; finishMargin: FinishM
         along={plan.foot.reference ?? null}
       />
       {/* Fetched once there is a setting to start from; what is set comes first. */}
-      <Suspense>{settings && <WorkedPanel bench={bench} />}</Suspense>
+      <Suspense>{settings && <WorkedPanel bench={later} />}</Suspense>
       {judgement?.blocked && judgement.warnings[0] && (
         <p role="alert" className="mt-2 border-2 border-madder p-2 font-bold text-madder">
           {factInWords(judgement.warnings[0], lengths)} It is not kept.
@@ -234,9 +241,7 @@ function DialSlip({ bench, finishMargin }: { bench: Bench; finishMargin: FinishM
         planId={record.id}
         needleSize={record.needleSize}
         stitch={plan.stitch}
-        patterns={finish
-          .needs(plan.fold.variant)
-          .patterns.filter((pattern) => patternsOf(plan.machine).includes(pattern))}
+        patterns={patterns}
       />
       {!looped && (
         <Suspense fallback={<div className="min-h-24 border-t border-line" />}>

@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import type { WorkedBefore } from '../../../contract/book';
-import type { AttemptRecord, PlanRecord } from '../../../contract/records';
+import type { AttemptRecord } from '../../../contract/records';
 import type { Finish } from '../../../core/finish/finish';
 import type { FinishMargin } from '../../../core/finish/finish-margin';
 import type { SewingPlan } from '../../../core/finish/sewing-plan';
@@ -12,6 +12,8 @@ import type { Learned, Lesson } from '../../../core/plan/learn-plan';
 import { solver } from '../../workers/solver';
 import type { Outcome } from '../../workers/solver-tasks';
 import { samplesOf } from '../../../core/plan/of-records';
+import type { TakenPlan } from './use-kept-plan';
+import { identityOf } from './identity';
 import { useWorked } from './use-worked';
 
 /** What was learned, as far as it tells one lesson from another. */
@@ -24,7 +26,7 @@ const nothingCarried: Carried = {};
 const nothingLearned: Learned = {};
 
 interface Taught {
-  readonly record: (PlanRecord & { readonly finish: string }) | undefined;
+  readonly record: Omit<TakenPlan, 'settings' | 'ticks'> | undefined;
   readonly finish: Finish | undefined;
   readonly margin: FinishMargin | null;
   readonly plan: SewingPlan | null;
@@ -51,7 +53,6 @@ export function useLessons(
   { record, finish, margin, plan, pooled }: Taught,
   acceptedShare: number,
 ): Lessons {
-  const planText = useMemo(() => JSON.stringify(plan), [plan]);
   // A plan that was once for another finish may hold counts that say nothing about this one.
   const samples = useMemo(() => {
     const known = Object.keys(margin?.words.checks ?? {});
@@ -62,7 +63,7 @@ export function useLessons(
   const carried = (record?.carryOver && worked?.carried) || nothingCarried;
   const teaches = samples.length > 0 || Object.keys(carried).length > 0;
   const lessonQuery = useQuery({
-    queryKey: ['lesson', finish?.id, planText, samples, carried, acceptedShare],
+    queryKey: ['lesson', finish?.id, ...[plan, samples, carried].map(identityOf), acceptedShare],
     queryFn: async (): Promise<Outcome<{ learned: Learned; lesson: Lesson | null }>> =>
       solver.lesson(finish?.id ?? '', plan as SewingPlan, samples, carried, acceptedShare),
     enabled: Boolean(margin && plan && teaches),
@@ -72,7 +73,7 @@ export function useLessons(
   const taughtHere = teaches && lessonQuery.data?.ok ? lessonQuery.data.value : null;
   const learned = taughtHere?.learned ?? nothingLearned;
   const solveQuery = useQuery({
-    queryKey: ['solve', finish?.id, planText, taught(learned)],
+    queryKey: ['solve', finish?.id, identityOf(plan), taught(learned)],
     queryFn: async (): Promise<Outcome<{ settings: DialSettings }>> =>
       solver.solve(finish?.id ?? '', plan as SewingPlan, learned),
     enabled:

@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import type { AttemptRecord, MachineRecord } from '../../../contract/records';
 import { finishById } from '../../../core/finish/catalogue';
 import type { Finish } from '../../../core/finish/finish';
+import type { FinishMargin } from '../../../core/finish/finish-margin';
 import type { SewingPlan } from '../../../core/finish/sewing-plan';
 import { foldPlanOf } from '../../../core/plan/fold-plan';
 import { judge } from '../../../core/plan/judge';
@@ -10,12 +11,15 @@ import type { PlannedPass } from '../../../core/plan/passes';
 import { sameForLearning } from '../../../core/plan/same-set-up';
 import { setUpOf } from '../../../core/plan/set-up-of';
 import { useList } from '../../app/records';
-import type { Bench, TakenPlan } from './bench';
+import type { Bench } from './bench';
+import type { TakenPlan } from './use-kept-plan';
 import { useLessons } from './use-lessons';
 
 /** A sole that nobody measured across, mm. */
 const usualSoleWidthMm = 18;
 const noMachines: readonly MachineRecord[] = [];
+/** One list, so that nothing is worked out anew for it. */
+const noScraps: readonly AttemptRecord[] = [];
 
 /** Nothing is turned here: the next scrap of a pass stands where the last one's lesson says. */
 const nothing = () => undefined;
@@ -24,23 +28,27 @@ const nothing = () => undefined;
 interface PassParts {
   readonly pass: PlannedPass;
   readonly finish: Finish;
+  readonly margin: FinishMargin | null;
   readonly plan: SewingPlan;
   readonly record: TakenPlan;
   readonly attempts: readonly AttemptRecord[];
   readonly pooled: readonly AttemptRecord[];
 }
 
-function partsOf(bench: Bench, passId: string | null): PassParts | null {
-  const pass = bench.passes.find(({ id }) => id === passId);
+type Known = Pick<Bench, 'passes' | 'everyAttempt' | 'record'>;
+
+function partsOf({ passes, everyAttempt, record }: Known, passId: string | null): PassParts | null {
+  const pass = passes.find(({ id }) => id === passId);
   const finish = pass && finishById(pass.finish);
   if (!pass?.plan || !pass.machine || !pass.foot || !finish) return null;
   const { plan } = pass;
-  const attempts = bench.everyAttempt.filter((one) => one.pass === passId);
+  const attempts = everyAttempt.filter((one) => one.pass === passId);
   return {
     ...{ pass, finish, plan, attempts },
+    margin: finish.margin(plan.fold.variant),
     pooled: attempts.filter(({ setUp }) => sameForLearning(setUp, plan)),
     record: {
-      ...bench.record,
+      ...record,
       finish: pass.finish,
       fold: plan.fold,
       stitch: plan.stitch,
@@ -55,7 +63,7 @@ function partsOf(bench: Bench, passId: string | null): PassParts | null {
 /** The bench of a pass, from the line's own. */
 function benchOf(
   bench: Bench,
-  { pass, finish, plan, record, attempts, pooled }: PassParts,
+  { pass, finish, margin, plan, record, attempts, pooled }: PassParts,
   { lesson, learned, busy }: Pick<Bench, 'lesson' | 'learned' | 'busy'>,
   machines: readonly MachineRecord[],
 ): Bench {
@@ -71,7 +79,7 @@ function benchOf(
   return {
     ...bench,
     ...{ pass, record, finish, plan, attempts, pooled, set, dials, lesson, learned, busy },
-    margin: finish.margin(plan.fold.variant),
+    margin,
     machine: machines.find(({ id }) => id === pass.machine?.id) ?? bench.machine,
     foot: {
       ...bench.foot,
@@ -96,14 +104,18 @@ function benchOf(
  */
 export function usePassBench(bench: Bench, passId: string | null): Bench {
   const machines = useList('machines').data ?? noMachines;
-  const parts = useMemo(() => partsOf(bench, passId), [bench, passId]);
+  const { passes, everyAttempt, record } = bench;
+  const parts = useMemo(
+    () => partsOf({ passes, everyAttempt, record }, passId),
+    [passes, everyAttempt, record, passId],
+  );
   const lessons = useLessons(
     {
       record: parts?.record,
       finish: parts?.finish,
-      margin: parts ? parts.finish.margin(parts.plan.fold.variant) : null,
+      margin: parts?.margin ?? null,
       plan: parts?.plan ?? null,
-      pooled: parts?.pooled ?? [],
+      pooled: parts?.pooled ?? noScraps,
     },
     bench.acceptedShare,
   );

@@ -10,6 +10,7 @@ import type {
   PlanRecord,
 } from '../../../contract/records';
 import { useList } from '../../app/records';
+import type { PlanChoices } from './use-kept-plan';
 import { useConsidered } from './use-considered';
 import { useWishes } from './use-wishes';
 import { asItIs } from './what-if';
@@ -31,7 +32,7 @@ export type Taking = Pick<
 /** A proposal as a change of the plan; its dials and ticks start anew. */
 export function takingOf(
   { finish, fold, machine, foot, stitch, schools }: Proposal,
-  record: PlanRecord,
+  record: PlanChoices,
   kit: { readonly machines: readonly MachineRecord[]; readonly feet: readonly FootRecord[] },
 ): Taking {
   return {
@@ -52,7 +53,7 @@ export function takingOf(
  * and undefined until it is worked out.
  */
 export function useProposal(
-  record: PlanRecord | undefined,
+  record: PlanChoices | undefined,
   edge: EdgeRecord | undefined,
   cloth: ClothRecord | undefined,
 ): Taking | null | undefined {

@@ -1,14 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
 import type { WorkedBefore } from '../../../contract/book';
-import type { PlanRecord } from '../../../contract/records';
 import type { SewingPlan } from '../../../core/finish/sewing-plan';
 import { send } from '../../app/api';
+import type { PlanChoices } from './use-kept-plan';
+import { identityOf } from './identity';
 
 /**
  * What worked on other edges, as far as this plan can start from it. Asked again when the set-up
  * becomes another, and when scraps are recorded.
  */
-export function useWorked(record: PlanRecord | undefined, plan: SewingPlan | null) {
+export function useWorked(record: PlanChoices | undefined, plan: SewingPlan | null) {
   return useQuery({
     // Under the attempts, so that whatever changes them asks anew.
     queryKey: [
@@ -18,7 +19,7 @@ export function useWorked(record: PlanRecord | undefined, plan: SewingPlan | nul
       record?.finish,
       record?.footId,
       record?.machineId,
-      plan,
+      identityOf(plan),
     ],
     queryFn: () => send<WorkedBefore>('GET', `plans/${record?.id}/worked`),
     enabled: Boolean(record && plan),

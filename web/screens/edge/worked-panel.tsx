@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { WorkedBefore } from '../../../contract/book';
 import { dialField, dialTravel, snapToDial, type Dial } from '../../../core/kit/dial-steps';
 import { judge } from '../../../core/plan/judge';
@@ -59,7 +60,7 @@ function Kept({ bench, near, first }: { bench: Bench; near: Nearest; first: bool
 }
 
 /** What other edges taught, what of it is taken over, and the settings that were kept. */
-export function WorkedPanel({ bench }: { bench: Bench }) {
+export const WorkedPanel = memo(function WorkedPanel({ bench }: { bench: Bench }) {
   const { worked, record, plan, margin, dials: now } = bench;
   const { fine, fineNumber } = useLengths();
   if (!worked || !margin) return null;
@@ -125,4 +126,4 @@ export function WorkedPanel({ bench }: { bench: Bench }) {
       )}
     </details>
   );
-}
+});
