@@ -55,7 +55,10 @@ module.exports = {
     {
       name: 'shipped-code-uses-no-dev-package',
       severity: 'error',
-      from: { path: `^(${floors.join('|')})/`, pathNot: '\\.(test|fixture)\\.tsx?$' },
+      from: {
+        path: `^(${floors.join('|')})/`,
+        pathNot: '\\.(test|fixture)\\.tsx?$|^web/testing/',
+      },
       to: { dependencyTypes: ['npm-dev'], dependencyTypesNot: ['type-only'] },
     },
   ],

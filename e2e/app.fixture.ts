@@ -1,8 +1,8 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { test as base, expect, type Page } from '@playwright/test';
+import { test as base, expect, type Locator, type Page } from '@playwright/test';
 
 /**
  * Waits until a page has asked for nothing for a while; the line on which it is told of changes is
@@ -18,17 +18,20 @@ export async function quiet(page: Page): Promise<void> {
   });
 }
 
+/** Presses Tab until something has the focus, as one does who has no mouse. */
+export async function tabTo(page: Page, target: Locator): Promise<void> {
+  await expect(target).toBeVisible();
+  const isThere = () => target.evaluate((element) => element === document.activeElement);
+  for (let i = 0; i < 120 && !(await isThere()); i++) await page.keyboard.press('Tab');
+  await expect(target).toBeFocused();
+}
+
 /** The built server in a process of its own, on a data folder of its own. */
 export class App {
   private child: ChildProcess | undefined;
   address = '';
   private port = 0;
   readonly dataFolder = mkdtempSync(join(tmpdir(), 'pin-margin-e2e-'));
-
-  /** @param template a folder that was filled already; without one the first start fills it */
-  constructor(template?: string) {
-    if (template) cpSync(template, this.dataFolder, { recursive: true });
-  }
 
   /** Starts on the same port each time, so that an open page finds it again. */
   async start(): Promise<void> {
@@ -93,22 +96,34 @@ export class App {
   }
 }
 
-/** Tests with an app of their own; a page error or a console error fails the test. */
-export const test = base.extend<{ app: App; troubles: string[] }, { template: string }>({
-  // The demo is filled in once a worker, and copied for each test.
-  template: [
+/**
+ * Tests with a server that each worker starts once; before a test everything on it is put back as
+ * the demo was filled in. Whoever kills it or looks at its folder takes `ownApp`. A page error or a
+ * console error fails the test.
+ */
+export const test = base.extend<
+  { app: App; ownApp: App; troubles: string[] },
+  { shared: { readonly app: App; readonly filled: string } }
+>({
+  shared: [
     // eslint-disable-next-line no-empty-pattern -- Playwright reads what a fixture needs from here.
     async ({}, use) => {
-      const first = new App();
-      await first.start();
-      await first.kill('SIGTERM');
-      await use(first.dataFolder);
-      first.clear();
+      const app = new App();
+      await app.start();
+      const { id } = await app.create<{ id: string }>('snapshots', {});
+      await use({ app, filled: id });
+      await app.kill();
+      app.clear();
     },
     { scope: 'worker' },
   ],
-  app: async ({ template }, use) => {
-    const app = new App(template);
+  app: async ({ shared: { app, filled } }, use) => {
+    await app.create(`snapshots/${filled}/restore`, {});
+    await use(app);
+  },
+  // eslint-disable-next-line no-empty-pattern -- As above.
+  ownApp: async ({}, use) => {
+    const app = new App();
     await app.start();
     await use(app);
     await app.kill();

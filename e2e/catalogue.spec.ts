@@ -1,8 +1,4 @@
-import AxeBuilder from '@axe-core/playwright';
-import type { Page } from '@playwright/test';
-import { catalogue } from '../core/finish/catalogue';
-import { startingWish } from '../core/finish/wishes.fixture';
-import { expect, test, type App } from './app.fixture';
+import { expect, test, type App, tabTo } from './app.fixture';
 
 interface Plan {
   version: number;
@@ -21,45 +17,6 @@ async function plan(app: App, id: string, patch: object): Promise<void> {
     body: JSON.stringify({ version, settings: null, ...patch }),
   });
   expect(answer.status).toBe(200);
-}
-
-const serious = async (page: Page) =>
-  (await new AxeBuilder({ page }).analyze()).violations
-    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
-    .map(({ id, nodes }) => [id, nodes.map(({ html }) => html)]);
-
-for (const finish of catalogue) {
-  const { id, variants } = finish;
-  test(`${id}: every variant opens, folds, lists its work and its starting values`, async ({
-    page,
-    app,
-  }) => {
-    for (const { id: variant } of variants) {
-      await plan(app, 'plan-tabard', { finish: id, fold: startingWish(finish, variant) });
-      await page.goto(`${app.address}/edges/edge-tabard/folds`);
-      await expect(page.getByRole('img', { name: 'Section through the hem' })).toBeVisible();
-      const stageNumber = page.getByText(/^\d of \d$/);
-      const stages = Number((await stageNumber.innerText()).at(-1));
-      for (let i = 0; i < stages; i++) await page.keyboard.press('ArrowLeft');
-      await expect(stageNumber).toHaveText(`1 of ${stages}`);
-      for (let i = 0; i < stages; i++) await page.keyboard.press('ArrowRight');
-      await expect(stageNumber).toHaveText(`${stages} of ${stages}`);
-      await expect(page.getByText(/\d layers?$/).first()).toBeVisible();
-
-      await page.getByRole('tab', { name: 'Marks on the flat cloth' }).click();
-      await expect(page.getByRole('img', { name: /^Flat cloth/ })).toBeVisible();
-      await page.getByRole('tab', { name: /The work/ }).click();
-      await expect(page.getByRole('tabpanel').getByRole('checkbox').nth(2)).toBeVisible();
-      await expect(page.getByRole('tabpanel')).not.toContainText(/[{}]|NaN|undefined/);
-
-      await page.keyboard.press('5');
-      await expect(page).toHaveURL(/setting$/);
-      const slip = page.getByRole('complementary');
-      await expect(slip.getByRole('heading').first()).toContainText(finish.name);
-      await expect(slip).not.toContainText(/[{}]|NaN|undefined/);
-    }
-    expect(await serious(page)).toEqual([]);
-  });
 }
 
 test('by mouse: from a look at the finishes to a neck bound, its opening and its ticks', async ({
@@ -108,31 +65,11 @@ test('by mouse: from a look at the finishes to a neck bound, its opening and its
   await expect(page.getByRole('tabpanel').getByRole('checkbox').nth(1)).toBeChecked();
 });
 
-test('a school chosen once is the default on the next edge', async ({ page, app }) => {
-  await page.goto(`${app.address}/edges/edge-trousers/finish`);
-  const slip = page.getByRole('complementary');
-  await slip.getByRole('radio', { name: 'From the right side' }).click();
-  await page.goto(`${app.address}/edges/edge-tabard/finish?look=single-hem.overcast`);
-  await expect(slip.getByRole('radio', { name: /^From the right side/ })).toBeChecked();
-});
-
 test('by keyboard alone: look, take, tick, undo', async ({ page, app }) => {
   await page.goto(`${app.address}/edges/edge-tabard/finish`);
-  const tabTo = async (name: RegExp) => {
-    for (let i = 0; i < 90; i++) {
-      await page.keyboard.press('Tab');
-      const text = await page.evaluate(() => {
-        const at = document.activeElement as HTMLElement | null;
-        return at?.getAttribute('aria-label') ?? at?.textContent ?? '';
-      });
-      if (name.test(text)) return;
-    }
-    throw new Error(`Nothing called ${name} can be reached by Tab.`);
-  };
-  await expect(page.getByRole('button', { name: /^French seam/ })).toBeVisible();
-  await tabTo(/^French seam/);
+  await tabTo(page, page.getByRole('button', { name: /^French seam/ }));
   await page.keyboard.press('Enter');
-  await tabTo(/^Take French seam/);
+  await tabTo(page, page.getByRole('button', { name: /^Take French seam/ }));
   await page.keyboard.press('Enter');
   // Planned all the same, and marked: it serves a seam, and this is a hem.
   await expect(page.getByRole('link', { name: /Finish ! French seam/ })).toBeVisible();
@@ -146,8 +83,7 @@ test('by keyboard alone: look, take, tick, undo', async ({ page, app }) => {
   await page.getByRole('tab', { name: 'Fold', exact: true }).focus();
   await page.keyboard.press('End');
   await expect(page.getByText(/^0 of \d+ done$/)).toBeVisible();
-  await page.keyboard.press('Tab');
-  await page.keyboard.press('Tab');
+  await page.getByRole('tabpanel').getByRole('checkbox').first().focus();
   await page.keyboard.press('Space');
   await expect(page.getByText(/^1 of \d+ done$/)).toBeVisible();
   await page.locator('body').evaluate(() => (document.activeElement as HTMLElement).blur());
@@ -157,32 +93,6 @@ test('by keyboard alone: look, take, tick, undo', async ({ page, app }) => {
       return (await app.api<Plan>('plans/plan-tabard')).finish;
     })
     .toBe('blind-hem');
-});
-
-test('two or three side by side, kept in a reload', async ({ page, app }) => {
-  await page.goto(`${app.address}/edges/edge-cape/finish`);
-  const tick = async (name: RegExp) => {
-    const box = page.getByRole('checkbox', { name });
-    await box.click();
-    await expect(box).toBeChecked();
-  };
-  await tick(/^Compare Blind hem, flat edge/);
-  await expect(page.getByRole('button', { name: 'Compare', exact: true })).toBeDisabled();
-  await tick(/^Compare Double turned hem/);
-  await tick(/^Compare Serged edge/);
-  await page.getByRole('button', { name: 'Compare 3' }).click();
-  const table = page.getByRole('table').filter({ hasText: 'Machine changes' });
-  await expect(table.getByRole('columnheader')).toHaveCount(3);
-  const row = (name: RegExp) => table.getByRole('row', { name });
-  await expect(row(/^Allowance/)).toContainText('48 mm');
-  await expect(row(/^Layers at the stitch/)).toContainText('3');
-  await expect(row(/^Stack over/)).toContainText('4.2 mm');
-  await page.getByLabel('Over').selectOption('felled');
-  await expect(row(/^Stack over a felled seam/)).toContainText('8.4 mm');
-  await page.reload();
-  await expect(table.getByRole('columnheader')).toHaveCount(3);
-  await page.getByRole('button', { name: 'All finishes' }).click();
-  await expect(page.getByRole('list', { name: 'Finishes' })).toBeVisible();
 });
 
 test('awkward lengths are refused at their field, and nothing is lost', async ({ page, app }) => {
@@ -215,14 +125,4 @@ test('awkward lengths are refused at their field, and nothing is lost', async ({
   await page.getByLabel('Seam allowance in all').fill('15');
   await page.getByLabel('Seam allowance in all').press('Enter');
   await expect(page.getByRole('img', { name: 'Section through the hem' })).toBeVisible();
-});
-
-test('the gauge opens as PDF and SVG from the folds', async ({ page, app }) => {
-  await page.goto(`${app.address}/edges/edge-shirt/folds`);
-  for (const name of ['PDF, A4', 'PDF, Letter', 'SVG, A4', 'SVG, Letter']) {
-    const href = await page.getByRole('link', { name }).getAttribute('href');
-    const answer = await page.request.get(app.address + href);
-    expect(answer.status()).toBe(200);
-    expect(answer.headers()['content-type']).toContain(name.startsWith('PDF') ? 'pdf' : 'svg');
-  }
 });

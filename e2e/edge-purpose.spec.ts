@@ -68,24 +68,6 @@ test('by mouse: jeans whose look is to stay; what leads is a proposal until it i
   await expect(strip).toContainText('not chosen yet');
 });
 
-test('turning a dial of a proposal takes it, and one undo gives both back', async ({
-  page,
-  app,
-}) => {
-  const edge = await app.create<Edge>('edges', {
-    ...{ projectId: 'project-lantern-parade', name: 'Banner', on: 'banner' },
-    ...{ clothId: 'cloth-linen', shape: 'straight', lengthMm: 900, minRadiusMm: null },
-    ...{ turnDegrees: null, passesOverMm: null, crossings: [] },
-  });
-  const plan = async () => (await app.api<Plan[]>(`plans?edgeId=${edge.id}`))[0];
-  await page.goto(`${app.address}/edges/${edge.id}/setting`);
-  await expect(page.getByRole('region', { name: 'A proposal' })).toBeVisible();
-  await page.getByRole('button', { name: 'Length one step more' }).click();
-  await expect.poll(async () => (await plan())?.finish).not.toBeNull();
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect.poll(async () => (await plan())?.finish).toBeNull();
-});
-
 test('by keyboard: a seam asks for its second edge, and gets a French seam in sheer cloth', async ({
   page,
   app,
@@ -113,23 +95,6 @@ test('by keyboard: a seam asks for its second edge, and gets a French seam in sh
   await expect(first).toContainText('French seam');
   const edges = await app.api<Edge[]>('edges?projectId=project-lantern-parade');
   expect(edges.find(({ purpose }) => purpose === 'seam')?.secondEdge).toBe('back, side');
-});
-
-test('a purpose that the planned finish does not serve: kept, said, and the list opened', async ({
-  page,
-  app,
-}) => {
-  await page.goto(`${app.address}/edges/edge-cape/edge`);
-  await page.getByRole('complementary').getByRole('radio', { name: 'Allowance' }).click();
-  await expect(page).toHaveURL(/\/finish/);
-  await expect(
-    page.getByText('Blind hem, flat edge is planned and kept', { exact: false }),
-  ).toBeVisible();
-  const list = page.getByRole('list', { name: /best first/ });
-  await expect(list.getByRole('listitem').first()).toContainText(/Serged|Overcast|Pinked|Bound/);
-  expect((await app.api<Plan>('plans/plan-cape')).finish).toBe('blind-hem');
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByText('is planned and kept', { exact: false })).toBeHidden();
 });
 
 test('a felt bag’s edge is left as cut, and nothing is sewn for it', async ({ page, app }) => {
@@ -169,12 +134,4 @@ test('the plain kinds are found by their own names, and the dialog has a way out
   await expect(shelf.getByText('Viscose, plain weave')).toBeVisible();
   await shelf.getByRole('button', { name: 'Close' }).click();
   await expect(shelf).toBeHidden();
-});
-
-test('the cloth slip speaks of the finish that is planned', async ({ page, app }) => {
-  await page.goto(`${app.address}/edges/edge-trousers/cloth`);
-  const slip = page.getByRole('complementary');
-  await expect(slip.getByRole('heading', { name: /For this finish: jeans hem/ })).toBeVisible();
-  await expect(slip).not.toContainText('bite');
-  await expect(slip).not.toContainText('Infinity');
 });

@@ -1,4 +1,4 @@
-import { expect, test } from './app.fixture';
+import { expect, tabTo, test } from './app.fixture';
 
 test('by mouse: from a new project to a better second scrap', async ({ page, app }) => {
   await page.goto(app.address);
@@ -130,30 +130,17 @@ test('by keyboard alone: a station, a dial, a scrap, the advice', async ({ page,
   await page.keyboard.press('t');
   await expect(page).toHaveURL(/test$/);
   const bites = page.getByRole('spinbutton', { name: /Bites sewn/ });
-  for (let i = 0; i < 60; i++) {
-    await page.keyboard.press('Tab');
-    if (await bites.evaluate((element) => element === document.activeElement)) break;
-  }
-  await expect(bites).toBeFocused();
+  await tabTo(page, bites);
   await page.keyboard.press('Control+A');
   await page.keyboard.type('20');
-  await page.keyboard.press('Tab');
-  await page.keyboard.press('Tab');
-  await page.keyboard.press('Tab');
-  await page.keyboard.press('Tab');
-  await page.keyboard.press('Tab');
-  await page.keyboard.press('Tab');
-  await expect(page.getByRole('spinbutton', { name: /Show on the right side/ })).toBeFocused();
+  await tabTo(page, page.getByRole('spinbutton', { name: /Show on the right side/ }));
   await page.keyboard.type('9');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Move one dial' })).toBeVisible();
   await expect(page.getByText('20 bites: 9 show on the right side')).toBeVisible();
 
   const take = page.getByRole('button', { name: 'Take it for scrap 2' });
-  for (let i = 0; i < 60; i++) {
-    await page.keyboard.press('Tab');
-    if (await take.evaluate((element) => element === document.activeElement)) break;
-  }
+  await tabTo(page, take);
   await page.keyboard.press('Space');
   await expect(page.getByText('Dial set: sew scrap 2')).toBeVisible();
   await page.locator('body').evaluate(() => (document.activeElement as HTMLElement).blur());

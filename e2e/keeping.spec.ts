@@ -6,7 +6,7 @@ const edgeName = (app: { api<T>(path: string): Promise<T> }) =>
 
 test('everything saved, changed, and taken in again; and back to before that, by snapshots', async ({
   page,
-  app,
+  ownApp: app,
 }) => {
   await page.goto(app.address);
   await page.getByRole('link', { name: 'Safe keeping' }).click();
@@ -31,7 +31,7 @@ test('everything saved, changed, and taken in again; and back to before that, by
 
 test('an archive that is cut short is refused with its reason, and nothing is changed', async ({
   page,
-  app,
+  ownApp: app,
 }) => {
   await page.goto(`${app.address}/keeping`);
   const archive = Buffer.from(await (await fetch(`${app.address}/api/archive`)).arrayBuffer());
@@ -52,6 +52,7 @@ test('undo is one’s own: two people, each takes back what they did themselves'
   const elsewhere = await browser.newContext();
   const other = await elsewhere.newPage();
   for (const each of [page, other]) await each.goto(`${app.address}/edges/edge-cape/edge`);
+  await expect(other.getByLabel('Name')).toHaveValue('Cape, lower edge');
   await page.getByLabel('Name').fill('Mine');
   await page.getByLabel('Name').press('Enter');
   await expect(other.getByLabel('Name')).toHaveValue('Mine', { timeout: 2000 });

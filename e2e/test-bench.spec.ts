@@ -1,6 +1,5 @@
 import { Buffer } from 'node:buffer';
-import type { Locator, Page } from '@playwright/test';
-import { expect, test } from './app.fixture';
+import { expect, tabTo, test } from './app.fixture';
 
 interface Attempt {
   id: string;
@@ -12,16 +11,6 @@ interface Attempt {
   sewnOn: string;
   dialValues: Record<string, number | string>;
   counts: { check: string; n: number; short: number; over: number }[];
-}
-
-/** Presses Tab until something has the focus, as one does who has no mouse. */
-async function tabTo(page: Page, target: Locator): Promise<void> {
-  await expect(target).toBeVisible();
-  for (let i = 0; i < 120; i++) {
-    if (await target.evaluate((element) => element === document.activeElement)) return;
-    await page.keyboard.press('Tab');
-  }
-  throw new Error('Tab never came there.');
 }
 
 test('by keyboard alone: three scraps to “enough”, and the setting is kept', async ({

@@ -33,7 +33,7 @@ test('the swatch’s rings are its faults, and another seed sews another', async
     const [, faults, all] = /^(\d+) of (\d+)/.exec(text) ?? [];
     expect(Number(all)).toBeGreaterThan(20);
     // The first window shows the whole length, true to size: each fault is ringed there once.
-    const rings = picture.locator('g[clip-path="url(#up-true)"] circle[stroke="#963226"]');
+    const rings = picture.locator('g[clip-path="url(#up-true)"] [data-part="fault"]');
     await expect(rings).toHaveCount(Number(faults));
     seen.push(text);
     await page.getByRole('button', { name: 'Sew another' }).click();
@@ -41,7 +41,7 @@ test('the swatch’s rings are its faults, and another seed sews another', async
   expect(new Set(seen).size).toBeGreaterThan(1);
   // Too tight a thread pulls the other one up on one face only.
   const dots = (face: string) =>
-    picture.locator(`g[clip-path="url(#${face}-true)"] circle[fill="#235387"]`);
+    picture.locator(`g[clip-path="url(#${face}-true)"] [data-part="pulled-thread"]`);
   await expect(dots('up')).toHaveCount(0);
   await page.getByRole('radio', { name: 'upper too tight' }).click();
   await expect(dots('up')).not.toHaveCount(0);
@@ -100,7 +100,7 @@ test('a straight-stitch plate blocks every width, in words and in the picture', 
     'a straight-stitch plate leaves no room to swing, and this stitch swings 3 mm',
   );
   const picture = page.getByRole('img', { name: 'View under the foot, to scale' });
-  await expect(picture.locator('path[stroke="#963226"]').first()).toHaveAttribute('d', /M/);
+  await expect(picture.locator('[data-part="meets-metal"]').first()).toHaveAttribute('d', /M/);
 });
 
 test('a stitch the machine does not have is refused by name, and the others are offered', async ({

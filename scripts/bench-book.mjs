@@ -4,6 +4,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sqlite3 from 'sqlite3';
+import { benchServer } from './bench-server.mjs';
 import { spawnServer } from './spawn-server.mjs';
 
 const scraps = 20_000;
@@ -103,6 +104,7 @@ export async function benchBook({ browser, row }) {
     'ms',
     null,
   );
+  await benchServer({ address, row });
   row('what worked before, for a new plan', await timed('plans/plan-trousers/worked'), 'ms', 200);
 
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });

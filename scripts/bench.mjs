@@ -12,7 +12,9 @@ installPackages();
 build();
 
 const rows = [];
-const row = (what, value, unit, promise) => rows.push({ what, value, unit, promise });
+/** @param promise what it stays under; `least` what it reaches at the least */
+const row = (what, value, unit, promise, least = null) =>
+  rows.push({ what, value, unit, promise, least });
 const sorted = (numbers) => [...numbers].sort((a, b) => a - b);
 const median = (numbers) => sorted(numbers)[Math.floor(numbers.length / 2)];
 const quantile = (numbers, share) => sorted(numbers)[Math.floor((numbers.length - 1) * share)];
@@ -86,7 +88,8 @@ async function nudge(key) {
     if (pressed) {
       const options = { key: pressed, bubbles: true, cancelable: true };
       document.activeElement.dispatchEvent(new KeyboardEvent('keydown', options));
-      await Promise.resolve();
+      // Everything that is drawn for it is drawn before the browser's next task.
+      for (let i = 0; i < 40; i++) await null;
       document.body.getBoundingClientRect();
     }
     return performance.now() - start;
@@ -105,7 +108,7 @@ for (let i = 0; i < 160; i++) {
 }
 const cpu = nudges.map((one) => Math.max(0, one.cpu - median(idle)));
 const wall = nudges.map((one) => one.wall);
-row(`nudge of a dial to the new picture, median of ${wall.length}`, median(wall), 'ms', null);
+row(`nudge of a dial to the new picture, median of ${wall.length}`, median(wall), 'ms', 8);
 row('nudge of a dial to the new picture, 95th percentile', quantile(wall, 0.95), 'ms', 16);
 row('CPU of the page for a nudge and for storing it, median', median(cpu), 'ms', null);
 
@@ -319,9 +322,10 @@ await server.stop();
 rmSync(dataFolder, { recursive: true, force: true });
 
 console.log('\nWhat                                                        Measured      Promised');
-for (const { what, value, unit, promise } of rows) {
+for (const { what, value, unit, promise, least } of rows) {
   const number = `${value.toFixed(value < 10 ? 2 : 0)} ${unit}`.padStart(10);
-  const verdict =
-    promise === null ? '' : `under ${promise} ${unit}${value < promise ? '' : '   MISSED'}`;
+  const kept = least === null ? value < promise : value >= least;
+  const said = least === null ? `under ${promise} ${unit}` : `at least ${least} ${unit}`;
+  const verdict = promise === null && least === null ? '' : `${said}${kept ? '' : '   MISSED'}`;
   console.log(`${what.padEnd(58)}${number}    ${verdict}`);
 }

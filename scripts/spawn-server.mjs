@@ -35,5 +35,5 @@ export async function spawnServer(dataFolder, port = 0) {
     child.kill(signal);
     return ended;
   };
-  return { address, stop: () => end('SIGTERM'), kill: () => end('SIGKILL') };
+  return { address, pid: child.pid, stop: () => end('SIGTERM'), kill: () => end('SIGKILL') };
 }

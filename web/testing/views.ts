@@ -1,0 +1,22 @@
+/** Addresses of the demo that show lengths of every kind. */
+export const viewsOfLengths = [
+  '/projects/project-lantern-parade',
+  '/edges/edge-cape/cloth',
+  '/edges/edge-cape/edge',
+  '/edges/edge-shirt/finish',
+  '/edges/edge-shirt/folds',
+  '/edges/edge-collar/folds?view=flat',
+  '/edges/edge-collar/folds?view=steps',
+  '/edges/edge-collar/setting',
+  '/edges/edge-collar/edge',
+  '/edges/edge-trousers/edge?view=along',
+  '/edges/edge-trousers/test',
+  '/edges/edge-cape/finish?compare=blind-hem.flat,bound.double-fold&show=compare',
+  '/edges/edge-cape/setting',
+  '/edges/edge-cape/test',
+  '/edges/edge-veil/test',
+  '/edges/edge-apron/setting?view=swatch',
+  '/edges/edge-flounce/setting',
+  '/edges/edge-lining/setting',
+  '/edges/edge-collar/test',
+];
