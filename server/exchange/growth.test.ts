@@ -8,8 +8,10 @@ beforeAll(async () => {
   server = await startServer();
   session.connect();
   await session.post('Profiler.enable');
+  await session.post('Profiler.startPreciseCoverage', { callCount: true, detailed: true });
 });
 afterAll(async () => {
+  await session.post('Profiler.stopPreciseCoverage');
   session.disconnect();
   await server.stop();
 });
@@ -22,15 +24,27 @@ const counted = /\/(server\/(exchange|http)|contract|core)\/|\/papaparse\//;
  * no clock: the same for the same work, however busy the machine is.
  */
 async function stepsOf(code: RegExp, work: () => unknown): Promise<number> {
-  await session.post('Profiler.startPreciseCoverage', { callCount: true, detailed: true });
   await session.post('Profiler.takePreciseCoverage');
   await work();
   const { result } = await session.post('Profiler.takePreciseCoverage');
-  await session.post('Profiler.stopPreciseCoverage');
   return result
     .filter(({ url }) => code.test(url))
     .flatMap(({ functions }) => functions.flatMap(({ ranges }) => ranges))
     .reduce((sum, { count }) => sum + count, 0);
+}
+
+/**
+ * How many times the steps of one work another takes. A function that the engine compiles anew in
+ * between is counted by its blocks from then on and no longer as a whole, so the first is counted
+ * before and after the second, and all is done again unless that comes to the same.
+ */
+async function timesTheSteps(once: () => Promise<number>, twice: () => Promise<number>) {
+  for (let tries = 0; tries < 10; tries++) {
+    const [before, more, after] = [await once(), await twice(), await once()];
+    expect(before).toBeGreaterThan(0);
+    if (Math.abs(after / before - 1) < 0.01) return more / before;
+  }
+  throw new Error('The count is never the same twice.');
 }
 
 /** The steps of looking at a file. */
@@ -82,10 +96,11 @@ test.each(Object.entries(files))(
   '%s: twice the file, at most 2.2 times the work',
   async (_, make) => {
     const size = 400;
-    await stepsFor(make(size));
-    const [once, twice] = [await stepsFor(make(size)), await stepsFor(make(2 * size))];
-    expect(once).toBeGreaterThan(0);
-    expect(twice / once).toBeLessThanOrEqual(2.2);
+    const times = await timesTheSteps(
+      () => stepsFor(make(size)),
+      () => stepsFor(make(2 * size)),
+    );
+    expect(times).toBeLessThanOrEqual(2.2);
   },
 );
 
@@ -97,5 +112,9 @@ test('the counter sees what grows with the square', async () => {
     return steps;
   };
   const countedHere = (size: number) => stepsOf(/growth\.test\.ts$/, () => square(size));
-  expect((await countedHere(400)) / (await countedHere(200))).toBeGreaterThan(3.5);
+  const times = await timesTheSteps(
+    () => countedHere(200),
+    () => countedHere(400),
+  );
+  expect(times).toBeGreaterThan(3.5);
 });

@@ -211,12 +211,59 @@ test('what landed after all is not written a second time', async () => {
   expect(writer.pending).toBe(false);
 });
 
+test('what is under way is left to the next page too, under what waits', async () => {
+  const { calls, writer, turn } = setUp();
+  writer.change('plans', 'a', { width: 2, length: 5 });
+  await turn();
+  writer.change('plans', 'a', { width: 3 });
+  expect(writer.unsent()).toEqual([
+    // The 2 is on its way and may be what is stored by then; it is nobody else's.
+    {
+      ...{ key: 'plans/a', patch: { width: 3, length: 5 } },
+      bases: { width: [1, 2], length: [undefined] },
+    },
+  ]);
+  calls[0]?.answer(200, { id: 'a', version: 5, width: 2, length: 5 });
+  await turn();
+  calls[1]?.answer(200, { id: 'a', version: 6, width: 3, length: 5 });
+  await turn();
+  expect(writer.unsent()).toEqual([]);
+});
+
 describe('what an earlier page left', () => {
   const left = [
     { key: 'plans/gone', patch: { width: 1 } },
     { key: 'plans/a', patch: { width: 3 } },
     { key: 'edges/e', patch: { name: 'Hem' } },
   ];
+
+  test('an undo waits until it is taken over', async () => {
+    const { calls, writer, turn } = setUp();
+    void writer.takeOver(left.slice(1, 2));
+    const undo = jest.fn(() => Promise.resolve());
+    const undone = writer.during(undo);
+    await turn();
+    calls[0]?.answer(200, { id: 'a', version: 9, width: 1 });
+    await turn();
+    expect(undo).not.toHaveBeenCalled();
+    calls[1]?.answer(200, { id: 'a', version: 10, width: 3 });
+    await undone;
+    expect(undo).toHaveBeenCalledTimes(1);
+  });
+
+  test('an answer older than what is shown by now is asked for again', async () => {
+    const { calls, cache, writer, turn } = setUp();
+    void writer.takeOver(left.slice(1, 2));
+    await turn();
+    cache.setQueryData(['plans', 'a'], { id: 'a', version: 12, width: 3 });
+    calls[0]?.answer(200, { id: 'a', version: 9, width: 1 });
+    await turn();
+    expect(cache.getQueryData(['plans', 'a'])).toMatchObject({ version: 12, width: 3 });
+    calls[1]?.answer(200, { id: 'a', version: 12, width: 3 });
+    await turn();
+    expect(writer.pending).toBe(false);
+    expect(calls).toHaveLength(2);
+  });
 
   test('the first refused does not take the others with it', async () => {
     const { calls, writer, events, turn } = setUp();

@@ -25,6 +25,12 @@ interface Waiting {
 
 const nothing: Waiting = { patch: {}, bases: {} };
 
+/** A change and an earlier one under it, as one. */
+const under = (later: Waiting, earlier: Waiting): Waiting => ({
+  patch: { ...earlier.patch, ...later.patch },
+  bases: { ...earlier.bases, ...later.bases },
+});
+
 /** What a writer tells while it works. */
 export interface WriterEvents {
   /** The server could, or could not, be reached. */
@@ -49,8 +55,8 @@ const retryMs = 1500;
  */
 export class RecordWriter {
   private readonly waiting = new Map<string, Waiting>();
-  /** What the fields of a change that is under way were before it. */
-  private readonly under = new Map<string, Bases>();
+  /** Changes that are under way, one a record. */
+  private readonly under = new Map<string, Waiting>();
   private readonly busy = new Set<string>();
   private readonly idle = new Set<() => void>();
   /** What an earlier page left and this one has not looked at yet. */
@@ -64,7 +70,7 @@ export class RecordWriter {
 
   /** True while something is not yet on the server's disk. */
   get pending(): boolean {
-    return this.waiting.size > 0 || this.busy.size > 0;
+    return this.waiting.size > 0 || this.busy.size > 0 || this.untaken.length > 0;
   }
 
   /**
@@ -94,19 +100,25 @@ export class RecordWriter {
   change(resource: string, id: string, patch: Patch): void {
     const key = `${resource}/${id}`;
     const waiting = this.waiting.get(key) ?? nothing;
-    const before = { ...this.under.get(key), ...waiting.bases };
+    const before = { ...this.under.get(key)?.bases, ...waiting.bases };
     const bases = basesOf(this.shown(resource, id), patch, before);
     this.show(resource, id, (record) => ({ ...record, ...patch }));
     this.waiting.set(key, { patch: { ...waiting.patch, ...patch }, bases });
     if (!this.busy.has(key)) void this.work(resource, id, key);
   }
 
-  /** What has not been sent yet, to be taken over by the page that comes after this one. */
+  /**
+   * What no answer has come to yet, to be taken over by the page that comes after this one: what
+   * waits, and what is under way. Whether that arrives nobody can tell who leaves now; the page after
+   * this one looks, and sends it if it has not.
+   */
   unsent(): Unsent[] {
-    return [
-      ...this.untaken,
-      ...[...this.waiting].map(([key, { patch, bases }]) => ({ key, patch, bases })),
-    ];
+    const keys = new Set([...this.under.keys(), ...this.waiting.keys()]);
+    const own = [...keys].map((key) => ({
+      key,
+      ...under(this.waiting.get(key) ?? nothing, this.under.get(key) ?? nothing),
+    }));
+    return [...this.untaken, ...own];
   }
 
   /**
@@ -127,6 +139,7 @@ export class RecordWriter {
       this.untaken = this.untaken.filter((other) => other !== one);
       left(this.untaken);
     }
+    this.tellIfSettled();
   }
 
   private async takeOne({ key, patch, bases = {} }: Unsent): Promise<void> {
@@ -135,6 +148,8 @@ export class RecordWriter {
       try {
         const stored = await send<Stored & Patch>('GET', key);
         this.events.reachable(true);
+        // What was loaded meanwhile may be newer than this answer.
+        if ((this.versionOf(resource, id) ?? 0) > stored.version) continue;
         this.cache.setQueryData([resource, id], stored);
         this.putOn(resource, id, { patch, bases }, stored);
         return;
@@ -206,12 +221,8 @@ export class RecordWriter {
   }
 
   /** A change that could not go out waits again, under what was changed since. */
-  private waitAgain(key: string, { patch, bases }: Waiting): void {
-    const later = this.waiting.get(key) ?? nothing;
-    this.waiting.set(key, {
-      patch: { ...patch, ...later.patch },
-      bases: { ...later.bases, ...bases },
-    });
+  private waitAgain(key: string, sent: Waiting): void {
+    this.waiting.set(key, under(this.waiting.get(key) ?? nothing, sent));
   }
 
   /** The record was changed elsewhere: what of the change can goes on top, the rest is asked about. */
@@ -264,11 +275,12 @@ export class RecordWriter {
       const sent = this.undisputed(resource, id, this.waiting.get(key) ?? nothing);
       this.waiting.delete(key);
       if (Object.keys(sent.patch).length === 0) continue;
-      this.under.set(key, sent.bases);
+      this.under.set(key, sent);
       try {
         const version = this.versionOf(resource, id);
         const stored = await send<Stored>('PATCH', key, { version, ...sent.patch });
         this.events.reachable(true);
+        this.under.delete(key);
         this.knowAsStored(key, stored);
         this.show(resource, id, () => ({ ...stored, ...this.waiting.get(key)?.patch }));
         this.events.written();
@@ -290,9 +302,12 @@ export class RecordWriter {
     }
     this.under.delete(key);
     this.busy.delete(key);
-    if (!this.pending) {
-      this.idle.forEach((done) => done());
-      this.idle.clear();
-    }
+    this.tellIfSettled();
+  }
+
+  private tellIfSettled(): void {
+    if (this.pending) return;
+    this.idle.forEach((done) => done());
+    this.idle.clear();
   }
 }

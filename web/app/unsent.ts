@@ -37,4 +37,8 @@ async function takeOverAll(): Promise<void> {
 export function carryUnsentOver(): void {
   takeOverAll().catch(tellTrouble);
   window.addEventListener('pagehide', () => keep(ownPlace, writer.unsent()));
+  // A page that comes back as it was left sends its changes itself.
+  window.addEventListener('pageshow', ({ persisted }) => {
+    if (persisted) localStorage.removeItem(ownPlace);
+  });
 }
