@@ -75,7 +75,7 @@ const planFields = {
 };
 
 /** A whole set-up, as a sample remembers it. */
-export const sewingPlan = z.strictObject(planFields) satisfies z.ZodType<SewingPlan, unknown>;
+export const sewingPlan: z.ZodType<SewingPlan, unknown> = z.strictObject(planFields);
 
 /** `/api/compute/folds`: the finish, its wish and its cloth side by side. */
 export const foldsRequest = z.strictObject({

@@ -59,6 +59,7 @@ export const threadRecord = z.object({ ...stored, ...threadDraft.shape });
 export type ThreadRecord = z.infer<typeof threadRecord>;
 
 export const projectDraft = z.strictObject({ name: title('project'), note: text(2000) });
+export type ProjectDraft = z.infer<typeof projectDraft>;
 export const project = z.object({ ...stored, ...projectDraft.shape });
 export type ProjectRecord = z.infer<typeof project>;
 
@@ -203,6 +204,7 @@ export const preferencesDraft = z.strictObject({
   /** The share of stitches one is content to sew again. */
   acceptedPercent: within(0.1, 50, ' %').default(2),
 });
+export type PreferencesDraft = z.infer<typeof preferencesDraft>;
 export const preferences = z.object({ ...stored, ...preferencesDraft.shape });
 export type PreferencesRecord = z.infer<typeof preferences>;
 

@@ -101,7 +101,8 @@ describe('the demo wardrobe', () => {
     const entries = wardrobe();
     const ids = entries.map(({ id }) => id);
     expect(new Set(ids).size).toBe(ids.length);
-    for (const { draft } of entries) {
+    for (const entry of entries) {
+      const draft: Record<string, unknown> = { ...entry.draft };
       for (const field of ['projectId', 'clothId', 'edgeId', 'machineId', 'footId', 'planId']) {
         if (draft[field] ?? null) expect(ids).toContain(draft[field]);
       }
@@ -109,9 +110,9 @@ describe('the demo wardrobe', () => {
   });
 
   test('holds scraps to learn from, each with the setting it was sewn at', () => {
-    const scraps = wardrobe().filter(({ table }) => table === 'attempts');
+    const scraps = wardrobe().filter((entry) => entry.table === 'attempts');
     expect(scraps.length).toBeGreaterThanOrEqual(4);
-    for (const { draft } of scraps) expect(draft['settings']).toHaveProperty('widthMm');
+    for (const { draft } of scraps) expect(draft.settings).toHaveProperty('widthMm');
   });
 });
 

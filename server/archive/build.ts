@@ -101,7 +101,7 @@ async function refuseUnsound(file: string): Promise<void> {
 }
 
 function refuseRow(table: RecordTable, row: Row): void {
-  const schema = table === 'attempts' ? bookEntry : resources[table]!.draft;
+  const schema = table === 'attempts' ? bookEntry : resources[table].draft;
   const name = `The ${singular[table]} “${row.id.slice(0, 64)}”`;
   const parsed = schema.safeParse(draftOfRow(row));
   if (!parsed.success) {

@@ -1,7 +1,9 @@
+import type { Model } from 'sequelize';
 import { mappedFile } from '../database/mapped';
 import { defineModels, recordTables, type Models, type RecordTable } from '../database/models';
+import { plainPhoto, plainRow, type RowOf } from '../database/rows';
 import type { Author } from '../http/author';
-import { draftOfRow, type Row } from '../store/journal';
+import { draftOfRow } from '../store/journal';
 import type { Change } from '../store/change';
 import type { Store } from '../store/store';
 import type { Share } from './write-archive';
@@ -32,18 +34,19 @@ export function shareOf(projectId: string): Share {
 const rowsAtOnce = 100;
 
 /** Rows of a table, a lot at a time. */
-async function* lotsOf(models: Models, table: RecordTable | 'photos'): AsyncGenerator<Row[]> {
+async function* lotsOf(models: Models, table: RecordTable | 'photos'): AsyncGenerator<Model[]> {
   for (let offset = 0; ; offset += rowsAtOnce) {
     const rows = await models[table].findAll({ order: ['id'], limit: rowsAtOnce, offset });
-    yield rows.map((row) => row.get({ plain: true }) as Row);
+    yield rows;
     if (rows.length < rowsAtOnce) return;
   }
 }
 
 /** A scrap that outlived its plan hangs on it again when the plan comes back. */
-async function hangAgain(change: Change, table: RecordTable, here: Row, came: Row): Promise<void> {
+async function hangAgain(change: Change, here: RowOf, came: RowOf): Promise<void> {
+  if (!('planId' in here) || !('planId' in came)) return;
   const { planId } = came;
-  if (table !== 'attempts' || here['planId'] !== null || typeof planId !== 'string') return;
+  if (here.planId !== null || planId === null) return;
   await change.update('attempts', here.id, here.version, { planId });
 }
 
@@ -62,24 +65,23 @@ export async function addFrom(
   const counts: Record<string, number> = {};
   try {
     const from = defineModels(sequelize);
-    const [project] = (await from.projects.findAll({ limit: 1, raw: true })) as unknown as {
-      name: string;
-    }[];
+    const project = await from.projects.findOne();
+    const name = project ? plainRow('projects', project).name : '';
     await store.change(
-      `project “${project?.name ?? ''}” taken in`,
+      `project “${name}” taken in`,
       async (change) => {
         for await (const photos of lotsOf(from, 'photos')) {
-          await change.keepPhotos(photos as never);
+          await change.keepPhotos(photos.map(plainPhoto));
         }
         for (const table of recordTables) {
           if (table === 'preferences') continue;
           counts[table] = 0;
           for await (const lot of lotsOf(from, table)) {
             const added = [];
-            for (const row of lot) {
+            for (const row of lot.map((model) => plainRow(table, model))) {
               const here = await change.find(table, row.id);
-              if (here) await hangAgain(change, table, here, row);
-              else added.push({ ...draftOfRow(row), id: row.id, createdAt: row['createdAt'] });
+              if (here) await hangAgain(change, here, row);
+              else added.push({ ...draftOfRow(row), id: row.id, createdAt: row.createdAt });
             }
             await change.createMany(table, added);
             counts[table] += added.length;

@@ -1,6 +1,7 @@
 import { DataTypes } from 'sequelize';
 import type { Connection, RawRow, Value } from './connection';
 import { recordTables, type Models, type RecordTable } from './models';
+import type { RowOf } from './rows';
 
 /** What a column holds that is not kept as it is. */
 type Kind = 'json' | 'boolean' | 'as-it-is';
@@ -69,13 +70,14 @@ export class Reading {
   }
 
   /** A row as SQLite gave it, with its JSON and its yes and no read. */
-  private decoded(table: RecordTable, row: RawRow): Record<string, unknown> {
+  private decoded<T extends RecordTable>(table: T, row: RawRow): RowOf<T> {
     const read: Record<string, unknown> = {};
     for (const [name, kind] of Object.entries(this.types[table])) {
       const value = row[name];
       if (value !== undefined) read[name] = decoded(kind, value);
     }
-    return read;
+    // Taken at its word, as by `plainRow`.
+    return read as unknown as RowOf<T>;
   }
 
   /**
@@ -96,18 +98,18 @@ export class Reading {
       .join(', ');
   }
 
-  async find(table: RecordTable, id: string): Promise<Record<string, unknown> | null> {
+  async find<T extends RecordTable>(table: T, id: string): Promise<RowOf<T> | null> {
     const columns = this.columns[table];
     const [row] = await this.rows(`SELECT ${columns} FROM ${table} WHERE id = ?`, [id]);
     return row ? this.decoded(table, row) : null;
   }
 
   /** Records in the order they were made. */
-  async list(
-    table: RecordTable,
+  async list<T extends RecordTable>(
+    table: T,
     where: Readonly<Record<string, Condition>>,
     { limit, offset }: { readonly limit: number; readonly offset: number },
-  ): Promise<Record<string, unknown>[]> {
+  ): Promise<RowOf<T>[]> {
     const columns = this.columns[table];
     const { text, values } = this.narrowed(table, where);
     const rows = await this.rows(
@@ -118,7 +120,7 @@ export class Reading {
   }
 
   /** Records that come after an id, in the order of their ids. */
-  async after(table: RecordTable, id: string, most: number): Promise<Record<string, unknown>[]> {
+  async after<T extends RecordTable>(table: T, id: string, most: number): Promise<RowOf<T>[]> {
     const columns = this.columns[table];
     const rows = await this.rows(
       `SELECT ${columns} FROM ${table} WHERE id > ? ORDER BY id LIMIT ?`,

@@ -1,3 +1,4 @@
+import { preferencesDraft } from '../../contract/records';
 import { Change } from '../store/change';
 import type { Store } from '../store/store';
 import { wardrobe } from './wardrobe';
@@ -11,7 +12,8 @@ export async function fillWhenEmpty(store: Store): Promise<void> {
   if ((await models.preferences.count()) > 0) return;
   await sequelize.transaction(async (transaction) => {
     const change = new Change(store.database, transaction, store.sums);
-    await change.create('preferences', { unit: 'mm', inchRounding: '1/16', schools: {} }, 'mine');
+    const preferences = preferencesDraft.parse({ unit: 'mm', inchRounding: '1/16', schools: {} });
+    await change.create('preferences', preferences, 'mine');
     for (const { table, id, draft } of wardrobe()) await change.create(table, draft, id);
   });
 }

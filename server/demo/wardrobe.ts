@@ -1,4 +1,4 @@
-import type { PlanDraft } from '../../contract/records';
+import { bookEntry, type PlanDraft } from '../../contract/records';
 import { localDay } from '../../core/book/day';
 import { finishById } from '../../core/finish/catalogue';
 import { startingNeedle } from '../../core/kit/needle';
@@ -10,18 +10,12 @@ import { sewingPlanOf } from '../../core/plan/of-records';
 import { alongBest } from '../../core/plan/ride';
 import { setUpOf } from '../../core/plan/set-up-of';
 import { startingSetting } from '../../core/plan/starting-setting';
-import type { RecordTable } from '../database/models';
+import type { Entry } from '../database/rows';
 import { cloths } from './cloths';
 import { blindEdges, otherEdges, type DemoEdge, type OtherEdge } from './edges';
 import { earlierSamples } from './earlier-samples';
 import { feet, machines, needles, threads } from './kit';
 import { propertiesOf } from './properties';
-
-interface Entry {
-  readonly table: RecordTable;
-  readonly id: string;
-  readonly draft: Record<string, unknown>;
-}
 
 /** One edge with its plan and scraps; each scrap is sewn at what the ones before it advised. */
 function sewn(projectId: string, demo: DemoEdge): Entry[] {
@@ -66,7 +60,7 @@ function sewn(projectId: string, demo: DemoEdge): Entry[] {
   const attempts = demo.scraps.map(([n, short, over, note], i): Entry => {
     if (judge(set, settings).blocked) throw new Error(`Demo scrap on ${demo.id} is blocked.`);
     const counts = { check: marginOfPlan(finish, plan.fold.variant).countedCheck, n, short, over };
-    const draft = {
+    const draft = bookEntry.parse({
       planId,
       number: i + 1,
       settings,
@@ -79,7 +73,7 @@ function sewn(projectId: string, demo: DemoEdge): Entry[] {
       machineId: demo.machineId,
       footId: demo.footId,
       sewnOn: demo.sewnOn ?? localDay(new Date()),
-    };
+    });
     samples.push({ settings, ...counts });
     settings = lessonOf(finish, plan, samples).next.settings;
     return { table: 'attempts', id: `${demo.id.replace('edge', 'scrap')}-${i + 1}`, draft };
@@ -143,24 +137,20 @@ export function wardrobe(): readonly Entry[] {
 
 function makeWardrobe(): Entry[] {
   const projectId = 'project-lantern-parade';
-  const shelf = (table: RecordTable, drafts: Record<string, object>): Entry[] =>
-    Object.entries(drafts).map(([id, draft]) => ({ table, id, draft: { ...draft } }));
+  const each = <D>(drafts: Readonly<Record<string, D>>, entry: (id: string, draft: D) => Entry) =>
+    Object.entries(drafts).map(([id, draft]) => entry(id, draft));
   return [
-    ...shelf('cloths', cloths),
-    ...shelf('machines', machines),
-    ...shelf('feet', feet),
-    ...shelf('needles', needles),
-    ...shelf('threads', threads),
+    ...each(cloths, (id, draft) => ({ table: 'cloths', id, draft })),
+    ...each(machines, (id, draft) => ({ table: 'machines', id, draft })),
+    ...each(feet, (id, draft) => ({ table: 'feet', id, draft })),
+    ...each(needles, (id, draft) => ({ table: 'needles', id, draft })),
+    ...each(threads, (id, draft) => ({ table: 'threads', id, draft })),
     {
       table: 'projects',
       id: projectId,
       draft: { name: 'Lantern-parade wardrobe', note: 'Seven costumes, one evening, much wind.' },
     },
-    ...earlierSamples().map(({ id, draft }) => ({
-      table: 'attempts' as const,
-      id,
-      draft: { ...draft },
-    })),
+    ...earlierSamples().map(({ id, draft }) => ({ table: 'attempts' as const, id, draft })),
     ...blindEdges.flatMap((demo) => sewn(projectId, demo)),
     ...otherEdges.flatMap((other) => planned(projectId, other)),
   ];

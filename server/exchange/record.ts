@@ -7,7 +7,7 @@ import { resources } from '../store/resources';
 /** The schema of a table's records as a person writes them. */
 export function draftSchema(table: ExchangeTable): z.ZodObject {
   // A scrap travels with everything that was written down for it, not only what one can type.
-  return table === 'attempts' ? bookEntry : resources[table]!.draft;
+  return table === 'attempts' ? bookEntry : resources[table].draft;
 }
 
 /** The fields of a record that travel: what a person wrote, its id and its day, in a fixed order. */

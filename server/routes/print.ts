@@ -27,7 +27,7 @@ export function printRoutes(store: Store, fontFile: string): Router {
     const draft = planDraftOf(await store.find('plans', id));
     const finish = takenFinish(draft);
     const edge = await store.find('edges', draft.edgeId);
-    const cloth = propertiesOf(await store.find('cloths', String(edge['clothId'])));
+    const cloth = propertiesOf(await store.find('cloths', edge.clothId));
     const marks = gaugeMarks(foldPlanOf(finish, { wish: draft.fold, cloth }));
     if (marks.length === 0) {
       throw new Refusal(409, 'no-marks', `${finish.name} has nothing to press or measure.`);

@@ -1,10 +1,11 @@
 import { Router, type Request } from 'express';
 import * as z from 'zod';
-import { singular } from '../database/models';
+import { recordTables, singular, type RecordTable } from '../database/models';
+import type { RowOf } from '../database/rows';
 import { mostListed, totalHeader } from '../../contract/headers';
 import { authorOf } from '../http/author';
 import { Refusal, notFound, parseBody } from '../http/refusal';
-import type { Row } from '../store/journal';
+import type { Created } from '../store/change';
 import { removeWhole, resources, type Resource } from '../store/resources';
 import type { Store } from '../store/store';
 
@@ -18,8 +19,8 @@ const pageQuery = z.strictObject({
 
 /** The kind of record an address names; undefined where it names none. */
 function known(request: Request): Resource | undefined {
-  const name = String(request.params['resource']);
-  return Object.hasOwn(resources, name) ? resources[name] : undefined;
+  const name = recordTables.find((table) => table === request.params['resource']);
+  return name && resources[name];
 }
 
 function resourceOf(request: Request): Resource {
@@ -28,7 +29,7 @@ function resourceOf(request: Request): Resource {
   return resource;
 }
 
-function shown(resource: Resource, row: Row): Record<string, unknown> {
+function shown(resource: Resource, row: RowOf): Record<string, unknown> {
   return { ...row, ...resource.present?.(row) };
 }
 
@@ -42,13 +43,8 @@ function filtersOf(resource: Resource, query: Record<string, unknown>): Record<s
 }
 
 /** A short name for the journal: what was changed, in the words of the record. */
-function labelOf(verb: string, resource: Resource, row: Row, fields: readonly string[] = []) {
-  const named =
-    typeof row['name'] === 'string'
-      ? ` “${row['name']}”`
-      : typeof row['number'] === 'number'
-        ? ` ${row['number']}`
-        : '';
+function labelOf(verb: string, resource: Resource, row: RowOf, fields: readonly string[] = []) {
+  const named = 'name' in row ? ` “${row.name}”` : 'number' in row ? ` ${row.number}` : '';
   const about = fields.length > 0 ? `: ${fields.join(', ')}` : '';
   const noun = resource.table === 'attempts' ? 'scrap' : singular[resource.table];
   return `${verb} ${noun}${named}${about}`;
@@ -94,13 +90,9 @@ export function recordRoutes(store: Store): Router {
       throw new Refusal(405, 'not-allowed', `${resource.table} can be changed, not created.`);
     }
     const draft = parseBody(resource.draft, request.body);
-    const { row, existed } = await store.change<{ row: Row; existed: boolean }>(
+    const { row, existed } = await store.change<Created<RecordTable>>(
       ({ row: created }) => labelOf('new', resource, created),
-      async (change) => {
-        await resource.check?.(change, draft, []);
-        if (resource.create) return resource.create(change, draft as never);
-        return { row: await change.create(resource.table, draft), existed: false };
-      },
+      (change) => resource.create(change, draft),
       authorOf(request),
     );
     response.status(existed ? 200 : 201).json(shown(resource, row));
@@ -126,7 +118,7 @@ export function recordRoutes(store: Store): Router {
         `Name what to change: ${resource.patchable.join(', ')}.`,
       );
     }
-    const row = await store.change<Row>(
+    const row = await store.change<RowOf>(
       (changed) => labelOf('change', resource, changed, fields),
       async (change) => {
         const before = await change.current(resource.table, id, expected);
@@ -151,12 +143,12 @@ export function recordRoutes(store: Store): Router {
       const message = 'Send the version you have, as ?version=3.';
       throw new Refusal(400, 'invalid-request', message, [{ path: 'version', message }]);
     }
-    await store.change<Row>(
+    await store.change<RowOf>(
       (row) => labelOf('remove', resource, row),
       async (change) => {
-        const row = await change.find(resource.table, id);
+        const row = await change.current(resource.table, id, given.data);
         await removeWhole(change, resource, id, given.data);
-        return row as Row;
+        return row;
       },
       authorOf(request),
     );

@@ -1,11 +1,12 @@
 import { isSewnLater, localDay } from '../../core/book/day';
-import type { AttemptDraft, BookEntry } from '../../contract/records';
+import type { AttemptDraft } from '../../contract/records';
 import { Impossible, refusal } from '../../core/impossible';
 import { dialField, type Dial } from '../../core/kit/dial-steps';
 import { ownFootOf } from '../../core/kit/own-foot';
 import { stretchedIssues } from '../../core/loopers/differential';
 import { marginOfPlan } from '../../core/plan/margin-of-plan';
 import { knownFinish } from '../compute/known-finish';
+import type { Kept, RowOf } from '../database/rows';
 import { Refusal } from '../http/refusal';
 import type { Row } from './journal';
 import {
@@ -15,7 +16,7 @@ import {
   refuseBlocked,
   type AssembledPlan,
 } from './sewing-plan';
-import type { Change } from './change';
+import type { Change, Created } from './change';
 
 /** Whether a stored scrap says all that a draft says; the day may have been filled in for it. */
 function saysTheSame(stored: Row, draft: AttemptDraft): boolean {
@@ -37,7 +38,7 @@ function saysTheSame(stored: Row, draft: AttemptDraft): boolean {
 export async function recordAttempt(
   change: Change,
   draft: AttemptDraft,
-): Promise<{ row: Row; existed: boolean }> {
+): Promise<Created<'attempts'>> {
   const present = draft.id ? await change.find('attempts', draft.id) : null;
   if (present) {
     if (saysTheSame(present, draft)) return { row: present, existed: true };
@@ -80,7 +81,7 @@ export async function recordAttempt(
 }
 
 /** @throws Refusal 400 that says the plan is gone, and that what was counted is not lost */
-async function planOfAttempt(change: Change, planId: string): Promise<Row> {
+async function planOfAttempt(change: Change, planId: string): Promise<RowOf<'plans'>> {
   const row = await change.find('plans', planId);
   if (row) return row;
   const message =
@@ -180,11 +181,11 @@ function refuseUnknownChecks({ finish, plan }: AssembledPlan, counts: AttemptDra
 }
 
 /** Only one setting is the one to start from, for a cloth, a finish and a machine. */
-export async function unpinOthers(change: Change, row: Row): Promise<void> {
-  const { clothId, machineId, finish } = row as unknown as Record<string, string | null>;
-  if (!clothId || !machineId || !finish) return;
+export async function unpinOthers(change: Change, row: RowOf<'attempts'>): Promise<void> {
+  const { clothId, machineId, finish } = row;
+  if (!clothId || !machineId) return;
   for (const other of await change.list('attempts', { clothId, machineId, finish })) {
-    if (other.id === row.id || !other['pinned']) continue;
+    if (other.id === row.id || !other.pinned) continue;
     await change.update('attempts', other.id, other.version, { pinned: false });
   }
 }
@@ -193,8 +194,8 @@ export async function unpinOthers(change: Change, row: Row): Promise<void> {
 export async function recordAttempts(
   change: Change,
   drafts: readonly AttemptDraft[],
-): Promise<{ rows: Row[]; existed: boolean }> {
-  const rows: Row[] = [];
+): Promise<{ rows: RowOf<'attempts'>[]; existed: boolean }> {
+  const rows: RowOf<'attempts'>[] = [];
   let known = 0;
   for (const [i, draft] of drafts.entries()) {
     try {
@@ -214,10 +215,9 @@ export async function recordAttempts(
 /** Looks at an attempt that is to be changed; one whose plan is gone can keep what it counted. */
 export async function checkPatched(
   change: Change,
-  draft: Record<string, unknown>,
+  attempt: Kept['attempts'],
   patched: readonly string[],
 ): Promise<void> {
-  const attempt = draft as unknown as AttemptDraft & { planId: string | null };
   refuseEmpty(attempt);
   refuseLater(attempt.sewnOn);
   if (!patched.some((field) => ['settings', 'counts', 'measured', 'photoId'].includes(field)))
@@ -231,7 +231,7 @@ export async function checkPatched(
   }
   await pointedAt(change, 'plans', attempt.planId, 'planId');
   // A scrap is judged by the set-up it was sewn with, whatever became of its plan since.
-  const { finish, setUp, names, clothId, machineId, footId } = draft as unknown as BookEntry;
+  const { finish, setUp, names, clothId, machineId, footId } = attempt;
   const sewn: AssembledPlan = {
     ...{ finish: knownFinish(finish), plan: setUp, names },
     ids: { clothId: clothId ?? '', machineId: machineId ?? '', footId: footId ?? '' },

@@ -2,8 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { literal, type Transaction } from 'sequelize';
 import { singular, type RecordTable } from '../database/models';
 import type { Database } from '../database/open';
+import { plainRow, type Kept, type RowOf, type StoredPhoto } from '../database/rows';
 import { Refusal, notFound } from '../http/refusal';
-import type { KeptPhoto } from '../photos/keep-photo';
 import type { Compute } from '../work/compute';
 import { allSteps, type Row, type Step } from './journal';
 
@@ -11,6 +11,15 @@ import { allSteps, type Row, type Step } from './journal';
 export const rowsAtOnce = 200;
 /** SQLite takes so many values in one question without being asked. */
 const idsAtOnce = 500;
+
+/** Columns of a table that are to hold these values. */
+export type Where<T extends RecordTable> = Partial<Record<keyof Kept[T], string | number>>;
+
+/** A record that was asked to be made, and whether it was there already. */
+export interface Created<T extends RecordTable> {
+  readonly row: RowOf<T>;
+  readonly existed: boolean;
+}
 
 /** The writes of one change; they are kept together, undone together. */
 export class Change {
@@ -21,9 +30,9 @@ export class Change {
     readonly sums: Compute,
   ) {}
 
-  async find(table: RecordTable, id: string): Promise<Row | null> {
+  async find<T extends RecordTable>(table: T, id: string): Promise<RowOf<T> | null> {
     const row = await this.database.models[table].findByPk(id, { transaction: this.transaction });
-    return row ? (row.get({ plain: true }) as Row) : null;
+    return row && plainRow(table, row);
   }
 
   /** What a change of the journal wrote. */
@@ -36,7 +45,7 @@ export class Change {
     return (await photos.count({ where: { id }, transaction: this.transaction })) > 0;
   }
 
-  async list(table: RecordTable, where: Record<string, string | number> = {}): Promise<Row[]> {
+  async list<T extends RecordTable>(table: T, where: Where<T> = {}): Promise<RowOf<T>[]> {
     const rows = await this.database.models[table].findAll({
       where,
       transaction: this.transaction,
@@ -45,7 +54,7 @@ export class Change {
         ['id', 'ASC'],
       ],
     });
-    return rows.map((row) => row.get({ plain: true }) as Row);
+    return rows.map((row) => plainRow(table, row));
   }
 
   /** Scrap numbers that a plan has more than once. */
@@ -80,13 +89,13 @@ export class Change {
     return Number(most ?? 0);
   }
 
-  async create(
-    table: RecordTable,
-    draft: Record<string, unknown>,
+  async create<T extends RecordTable>(
+    table: T,
+    draft: Kept[T],
     id: string = randomUUID(),
-  ): Promise<Row> {
+  ): Promise<RowOf<T>> {
     const now = new Date().toISOString();
-    const after: Row = { ...draft, id, version: 1, createdAt: now, updatedAt: now };
+    const after: RowOf<T> = { ...draft, id, version: 1, createdAt: now, updatedAt: now };
     await this.database.models[table].create(after, { transaction: this.transaction });
     this.steps.push({ table, id, before: null, after });
     return after;
@@ -120,7 +129,7 @@ export class Change {
   }
 
   /** Keeps photos under their hashes; one that is there already is left alone. */
-  async keepPhotos(photos: readonly KeptPhoto[]): Promise<void> {
+  async keepPhotos(photos: readonly StoredPhoto[]): Promise<void> {
     await this.database.models.photos.bulkCreate(
       photos.map(({ id, bytes, widthPx, heightPx }) => ({ id, bytes, widthPx, heightPx })),
       { ignoreDuplicates: true, transaction: this.transaction },
@@ -128,14 +137,14 @@ export class Change {
   }
 
   /** @throws Refusal 404 without the record, 409 when `version` is not the stored one */
-  async update(
-    table: RecordTable,
+  async update<T extends RecordTable>(
+    table: T,
     id: string,
     version: number,
-    patch: Record<string, unknown>,
-  ): Promise<Row> {
+    patch: Partial<Kept[T]>,
+  ): Promise<RowOf<T>> {
     const before = await this.current(table, id, version);
-    const after: Row = {
+    const after: RowOf<T> = {
       ...before,
       ...patch,
       id,
@@ -158,7 +167,7 @@ export class Change {
   }
 
   /** @throws Refusal 404 without the record, 409 when `version` is not the stored one */
-  async current(table: RecordTable, id: string, version: number): Promise<Row> {
+  async current<T extends RecordTable>(table: T, id: string, version: number): Promise<RowOf<T>> {
     const row = await this.find(table, id);
     if (!row) throw notFound(singular[table], id);
     if (row.version !== version) {

@@ -1,19 +1,15 @@
 import { newPlan } from '../../core/plan/new-plan';
 import type { EdgeDraft, PlanDraft } from '../../contract/records';
 import { Refusal } from '../http/refusal';
-import type { Row } from './journal';
 import { pointedAt, propertiesOf } from './sewing-plan';
-import type { Change } from './change';
+import type { Change, Created } from './change';
 
 /**
  * Creates an edge together with its plan, which has no finish until one is taken.
  *
  * @throws Refusal 409 when the drawer holds no machine or no foot
  */
-export async function createEdge(
-  change: Change,
-  draft: EdgeDraft,
-): Promise<{ row: Row; existed: boolean }> {
+export async function createEdge(change: Change, draft: EdgeDraft): Promise<Created<'edges'>> {
   const [machine] = await change.list('machines', {});
   const [foot] = await change.list('feet', {});
   if (!machine || !foot) {

@@ -32,10 +32,10 @@ async function letGoOfRemovedScraps(change: Change): Promise<void> {
 async function keepOwnScrapsOnly(change: Change): Promise<void> {
   for (const id of idsOf(change, 'plans', false)) {
     const plan = await change.find('plans', id);
-    const kept = plan?.['keptAttemptId'];
-    if (!plan || typeof kept !== 'string') continue;
+    const kept = plan?.keptAttemptId;
+    if (!plan || !kept) continue;
     const scrap = await change.find('attempts', kept);
-    if (scrap?.['planId'] === id) continue;
+    if (scrap?.planId === id) continue;
     await change.update('plans', id, plan.version, { keptAttemptId: null });
   }
 }

@@ -106,8 +106,9 @@ export async function bringBack(store: Store, change: Change, id: number): Promi
   for (const { table, before, after } of steps) {
     if (table !== 'attempts' || !before || !after || before['planId'] === after['planId']) continue;
     const now = await change.find('attempts', before.id);
-    if (now && now['planId'] === null) {
-      await change.update('attempts', now.id, now.version, { planId: before['planId'] });
+    const { planId } = before;
+    if (now?.planId === null && typeof planId === 'string') {
+      await change.update('attempts', now.id, now.version, { planId });
     }
   }
   return String(found.get('label')).replace(/^remove /, '');

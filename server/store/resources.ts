@@ -14,49 +14,60 @@ import {
   planDraft,
   preferencesDraft,
   projectDraft,
+  type AttemptDraft,
   type EdgeDraft,
   type PlanDraft,
 } from '../../contract/records';
 import { singular, type RecordTable } from '../database/models';
+import type { Kept, RowOf } from '../database/rows';
 import { knownFinish } from '../compute/known-finish';
 import { Refusal } from '../http/refusal';
 import { checkPatched, recordAttempt, unpinOthers } from './attempts';
 import { createEdge } from './edges';
-import type { Row } from './journal';
-import { assemble, noFinishYet, planDraftOf, pointedAt, refuseBlocked } from './sewing-plan';
-import type { Change } from './change';
+import { assemble, noFinishYet, pointedAt, refuseBlocked } from './sewing-plan';
+import type { Change, Created } from './change';
+
+/** Records that point at another one by a column; those that stay are let go of when it goes. */
+interface Below {
+  readonly table: RecordTable;
+  readonly by: string;
+  readonly stays?: boolean;
+}
 
 /** How one kind of record is checked, written and shown. The routes know nothing else of it. */
-export interface Resource {
-  readonly table: RecordTable;
-  readonly draft: z.ZodObject;
+export interface Resource<T extends RecordTable = RecordTable> {
+  readonly table: T;
+  readonly draft: z.ZodObject & z.ZodType<Asked[T]>;
   /** Fields a PATCH may change; the others are fixed once created. */
   readonly patchable: readonly string[];
   /** Fields a list may be narrowed by. */
   readonly filters: readonly string[];
   readonly creatable: boolean;
-  /** Refuses what the schema alone can't: broken references, impossible combinations. */
-  check?(
-    change: Change,
-    draft: Record<string, unknown>,
-    patched: readonly string[],
-  ): Promise<void> | void;
-  create?(change: Change, draft: never): Promise<{ row: Row; existed: boolean }>;
+  /**
+   * Makes a record, or refuses what the schema alone can't: broken references, impossible
+   * combinations.
+   */
+  create(change: Change, draft: Asked[T]): Promise<Created<T>>;
+  /** Refuses the same of a record as it would stand once some of its fields are changed. */
+  check?(change: Change, row: RowOf<T>, patched: readonly string[]): Promise<void>;
   /** What else a change of some fields brings with it. */
-  changed?(change: Change, row: Row, patched: readonly string[]): Promise<void>;
+  changed?(change: Change, row: RowOf<T>, patched: readonly string[]): Promise<void>;
   /** What hangs on a record: `children` go with it or are let go, `users` keep it from going. */
-  readonly children?: readonly { table: RecordTable; by: string; stays?: boolean }[];
-  readonly users?: readonly { table: RecordTable; by: string }[];
+  readonly children?: readonly Below[];
+  readonly users?: readonly Below[];
   /** What is shown beyond what is stored. */
-  present?(row: Row): Record<string, unknown>;
+  present?(row: RowOf<T>): Record<string, unknown>;
 }
 
+/** What is asked for when a record is made: what it will say, or what that is worked out from. */
+type Asked = Omit<Kept, 'attempts'> & { readonly attempts: AttemptDraft };
+
+/** @param patched the fields that are changed; none of a new plan, which has no id yet either */
 async function checkPlan(
   change: Change,
-  draft: Record<string, unknown>,
-  patched: readonly string[],
+  { id, ...plan }: PlanDraft & { readonly id?: string },
+  patched: readonly string[] = [],
 ): Promise<void> {
-  const plan = planDraftOf(draft as Row);
   if (plan.finish === null) {
     await refuseBeforeTaken(change, plan, patched);
     return;
@@ -71,7 +82,7 @@ async function checkPlan(
   if (plan.settings && solved) refuseBlocked(assembled, plan.settings);
   if (plan.keptAttemptId) {
     const kept = await pointedAt(change, 'attempts', plan.keptAttemptId, 'keptAttemptId');
-    if (patched.includes('keptAttemptId') && kept['planId'] !== draft['id']) {
+    if (patched.includes('keptAttemptId') && kept.planId !== id) {
       const message = 'This scrap was sewn for another edge; a plan keeps one of its own.';
       throw new Impossible([{ path: 'keptAttemptId', message }]);
     }
@@ -113,8 +124,8 @@ function refuseOffEdge(edge: EdgeDraft): void {
 }
 
 /** @throws Impossible at a photo that was never sent */
-async function refuseUnknownPhoto(change: Change, id: unknown): Promise<void> {
-  if (typeof id !== 'string' || (await change.hasPhoto(id))) return;
+async function refuseUnknownPhoto(change: Change, id: string | null): Promise<void> {
+  if (id === null || (await change.hasPhoto(id))) return;
   throw new Impossible([{ path: 'photoId', message: 'There is no photo with this id.' }]);
 }
 
@@ -124,42 +135,51 @@ export function refuseImplausible(draft: ClothDraft): void {
   if (issues.length > 0) throw new Impossible(issues);
 }
 
-const clothOf = (row: Row) =>
-  ({
-    weightClass: row['weightClass'],
-    like: row['like'],
-    tests: row['tests'],
-  }) as Parameters<typeof clothFromDescription>[0];
+async function checkCloth(change: Change, draft: ClothDraft): Promise<void> {
+  refuseImplausible(draft);
+  await refuseUnknownPhoto(change, draft.photoId);
+}
+
+async function checkEdge(change: Change, draft: EdgeDraft): Promise<void> {
+  await pointedAt(change, 'projects', draft.projectId, 'projectId');
+  await pointedAt(change, 'cloths', draft.clothId, 'clothId');
+  refuseOffEdge(draft);
+  refuseContradictory(draft);
+}
+
+/** Stores what a draft says as it is. */
+async function asItIs<T extends RecordTable>(
+  change: Change,
+  table: T,
+  draft: Kept[T],
+): Promise<Created<T>> {
+  return { row: await change.create(table, draft), existed: false };
+}
 
 /** Every field of a draft but those that stay as they were made. */
 const allBut = (shape: object, ...fixed: string[]): string[] =>
   Object.keys(shape).filter((field) => !fixed.includes(field));
 
 /** Every kind of record, by the name it has in the address. */
-export const resources: Readonly<Record<string, Resource>> = {
+export const resources: { readonly [T in RecordTable]: Resource<T> } = {
   cloths: {
     table: 'cloths',
     draft: clothDraft,
     patchable: Object.keys(clothDraft.shape),
     filters: [],
     creatable: true,
-    check: async (change, draft) => {
-      refuseImplausible(draft as ClothDraft);
-      await refuseUnknownPhoto(change, draft['photoId']);
+    create: async (change, draft) => {
+      await checkCloth(change, draft);
+      return asItIs(change, 'cloths', draft);
     },
+    check: checkCloth,
     users: [
       { table: 'edges', by: 'clothId' },
       { table: 'plans', by: 'stripClothId' },
     ],
-    present: (row) => {
-      const description = clothOf(row);
-      return {
-        properties: {
-          construction: description.tests.construction,
-          ...clothFromDescription(description),
-        },
-      };
-    },
+    present: (cloth) => ({
+      properties: { construction: cloth.tests.construction, ...clothFromDescription(cloth) },
+    }),
   },
   machines: {
     table: 'machines',
@@ -167,6 +187,7 @@ export const resources: Readonly<Record<string, Resource>> = {
     patchable: ['name', 'specs', 'note'],
     filters: [],
     creatable: true,
+    create: (change, draft) => asItIs(change, 'machines', draft),
     users: [{ table: 'plans', by: 'machineId' }],
   },
   feet: {
@@ -175,6 +196,7 @@ export const resources: Readonly<Record<string, Resource>> = {
     patchable: Object.keys(footDraft.shape),
     filters: [],
     creatable: true,
+    create: (change, draft) => asItIs(change, 'feet', draft),
     users: [{ table: 'plans', by: 'footId' }],
   },
   needles: {
@@ -183,6 +205,7 @@ export const resources: Readonly<Record<string, Resource>> = {
     patchable: Object.keys(needleDraft.shape),
     filters: [],
     creatable: true,
+    create: (change, draft) => asItIs(change, 'needles', draft),
   },
   threads: {
     table: 'threads',
@@ -190,6 +213,7 @@ export const resources: Readonly<Record<string, Resource>> = {
     patchable: Object.keys(threadDraft.shape),
     filters: [],
     creatable: true,
+    create: (change, draft) => asItIs(change, 'threads', draft),
   },
   projects: {
     table: 'projects',
@@ -197,6 +221,7 @@ export const resources: Readonly<Record<string, Resource>> = {
     patchable: ['name', 'note'],
     filters: [],
     creatable: true,
+    create: (change, draft) => asItIs(change, 'projects', draft),
     children: [{ table: 'edges', by: 'projectId' }],
   },
   edges: {
@@ -205,13 +230,11 @@ export const resources: Readonly<Record<string, Resource>> = {
     patchable: allBut(edgeDraft.shape, 'projectId'),
     filters: ['projectId', 'clothId'],
     creatable: true,
-    check: async (change, draft) => {
-      await pointedAt(change, 'projects', String(draft['projectId']), 'projectId');
-      await pointedAt(change, 'cloths', String(draft['clothId']), 'clothId');
-      refuseOffEdge(draft as EdgeDraft);
-      refuseContradictory(draft as EdgeDraft);
+    create: async (change, draft) => {
+      await checkEdge(change, draft);
+      return createEdge(change, draft);
     },
-    create: createEdge,
+    check: checkEdge,
     children: [{ table: 'plans', by: 'edgeId' }],
   },
   plans: {
@@ -220,11 +243,15 @@ export const resources: Readonly<Record<string, Resource>> = {
     patchable: allBut(planDraft.shape, 'edgeId'),
     filters: ['edgeId'],
     creatable: true,
+    create: async (change, draft) => {
+      await checkPlan(change, draft);
+      return asItIs(change, 'plans', draft);
+    },
     check: checkPlan,
     changed: async (change, { keptAttemptId }, patched) => {
-      if (!patched.includes('keptAttemptId') || typeof keptAttemptId !== 'string') return;
+      if (!patched.includes('keptAttemptId') || !keptAttemptId) return;
       const kept = await change.find('attempts', keptAttemptId);
-      if (!kept || kept['verdict'] === 'keep') return;
+      if (!kept || kept.verdict === 'keep') return;
       await change.update('attempts', kept.id, kept.version, { verdict: 'keep' });
     },
     // What was sewn stays in the book.
@@ -236,11 +263,9 @@ export const resources: Readonly<Record<string, Resource>> = {
     patchable: allBut(attemptDraft.shape, 'id', 'planId', 'pass'),
     filters: ['planId'],
     creatable: true,
-    check: async (change, draft, patched) => {
-      if (patched.length > 0) await checkPatched(change, draft, patched);
-    },
+    check: checkPatched,
     changed: async (change, row, patched) => {
-      if (patched.includes('pinned') && row['pinned']) await unpinOthers(change, row);
+      if (patched.includes('pinned') && row.pinned) await unpinOthers(change, row);
     },
     create: recordAttempt,
   },
@@ -250,6 +275,7 @@ export const resources: Readonly<Record<string, Resource>> = {
     patchable: Object.keys(preferencesDraft.shape),
     filters: [],
     creatable: false,
+    create: (change, draft) => asItIs(change, 'preferences', draft),
   },
 };
 

@@ -17,6 +17,8 @@ import { footDraft, machineDraft } from '../../contract/kit';
 import { sewingPlan } from '../../contract/plan';
 import { edgeDraft, planDraft, preferencesDraft, type PlanDraft } from '../../contract/records';
 import { Refusal } from '../http/refusal';
+import type { RecordTable } from '../database/models';
+import type { RowOf } from '../database/rows';
 import { draftOfRow, type Row } from './journal';
 import type { Change } from './change';
 
@@ -44,12 +46,12 @@ export interface AssembledPlan {
 }
 
 /** Finds a record that another one points at. @throws Refusal 400 at the pointing field */
-export async function pointedAt(
+export async function pointedAt<T extends RecordTable>(
   change: Change,
-  table: 'cloths' | 'machines' | 'feet' | 'projects' | 'edges' | 'plans' | 'attempts',
+  table: T,
   id: string,
   path: string,
-): Promise<Row> {
+): Promise<RowOf<T>> {
   const row = await change.find(table, id);
   if (row) return row;
   const message = `There is nothing in ${table} with the id “${id}”.`;
@@ -96,7 +98,7 @@ export async function assemble(change: Change, draft: PlanDraft): Promise<Assemb
     finish,
     plan: sewingPlan.parse(await change.sums.inner('ride', { finish: finish.id, plan: kept })),
     names: {
-      cloth: String(cloth['name']),
+      cloth: cloth.name,
       machine: machine.name,
       foot: footNameOn(machine, foot),
     },

@@ -2,13 +2,13 @@ import { Transaction } from 'sequelize';
 import { singular, type RecordTable } from '../database/models';
 import { Health } from '../database/health';
 import type { Database } from '../database/open';
+import type { RowOf, StoredPhoto } from '../database/rows';
 import { nobody, type Author } from '../http/author';
 import { Refusal, notFound } from '../http/refusal';
-import type { KeptPhoto } from '../photos/keep-photo';
 import type { Compute } from '../work/compute';
 import { keepSound } from './invariants';
 import { Change, rowsAtOnce } from './change';
-import { bringTo, joined, writeDown, type Row, type Step } from './journal';
+import { bringTo, joined, writeDown, type Step } from './journal';
 
 /** What a change touched, told once it is on the disk. */
 export interface Told {
@@ -30,23 +30,23 @@ export class Store {
     this.health = new Health(database);
   }
 
-  async find(table: RecordTable, id: string): Promise<Row> {
+  async find<T extends RecordTable>(table: T, id: string): Promise<RowOf<T>> {
     const row = await this.database.reading.find(table, id);
     if (!row) throw notFound(singular[table], id);
-    return row as Row;
+    return row;
   }
 
-  async list(
-    table: RecordTable,
+  list<T extends RecordTable>(
+    table: T,
     where: Record<string, string> = {},
     page = { limit: -1, offset: 0 },
-  ): Promise<Row[]> {
-    return (await this.database.reading.list(table, where, page)) as Row[];
+  ): Promise<RowOf<T>[]> {
+    return this.database.reading.list(table, where, page);
   }
 
   /** The records of a table that come after an id, in the order of their ids; so many at once. */
-  async after(table: RecordTable, id: string): Promise<Row[]> {
-    return (await this.database.reading.after(table, id, rowsAtOnce)) as Row[];
+  after<T extends RecordTable>(table: T, id: string): Promise<RowOf<T>[]> {
+    return this.database.reading.after(table, id, rowsAtOnce);
   }
 
   /** The bytes of a photo; null when there is none. */
@@ -106,7 +106,7 @@ export class Store {
   }
 
   /** Keeps photos; not journalled, since a photo nobody points at harms nobody. */
-  keepPhotos(photos: readonly KeptPhoto[]): Promise<void> {
+  keepPhotos(photos: readonly StoredPhoto[]): Promise<void> {
     return this.inTurn((transaction) =>
       new Change(this.database, transaction, this.sums).keepPhotos(photos),
     );

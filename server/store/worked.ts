@@ -1,6 +1,5 @@
 import { Op } from 'sequelize';
 import type { WorkedBefore } from '../../contract/book';
-import type { AttemptRecord } from '../../contract/records';
 import { nearestKept, type Seeker } from '../../core/book/nearest';
 import type { Skill } from '../../core/book/skill';
 import { guidances } from '../../core/kit/foot';
@@ -19,7 +18,7 @@ const nothingYet: WorkedBefore = {
 /** Feet along which the edge is led in one way. */
 async function feetWith(store: Store, guidance: string): Promise<string[]> {
   return (await store.list('feet'))
-    .filter(({ specs }) => (specs as { guidance: string }).guidance === guidance)
+    .filter(({ specs }) => specs.guidance === guidance)
     .map(({ id }) => id);
 }
 
@@ -31,7 +30,7 @@ async function feetWith(store: Store, guidance: string): Promise<string[]> {
  */
 export async function workedBefore(store: Store, planId: string): Promise<WorkedBefore> {
   const row = await store.find('plans', planId);
-  if (row['finish'] === null) return nothingYet;
+  if (row.finish === null) return nothingYet;
   const assembled = await store.reading((change) => assemble(change, planDraftOf(row)));
   const { finish, plan, ids } = assembled;
   const elsewhere = { planId: { [Op.or]: [{ [Op.ne]: planId }, { [Op.is]: null }] } };
@@ -46,7 +45,7 @@ export async function workedBefore(store: Store, planId: string): Promise<Worked
   const nearest = await Promise.all(
     nearestKept(seeker, kept, mostNearest).map(async ({ kept: { id }, ...rest }) => ({
       ...rest,
-      attempt: (await store.find('attempts', id)) as unknown as AttemptRecord,
+      attempt: await store.find('attempts', id),
     })),
   );
   return {
