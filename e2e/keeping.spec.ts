@@ -55,10 +55,10 @@ test('undo is one’s own: two people, each takes back what they did themselves'
   await expect(other.getByLabel('Name')).toHaveValue('Cape, lower edge');
   await page.getByLabel('Name').fill('Mine');
   await page.getByLabel('Name').press('Enter');
-  await expect(other.getByLabel('Name')).toHaveValue('Mine', { timeout: 2000 });
+  await expect(other.getByLabel('Name')).toHaveValue('Mine');
   await other.getByLabel('Length along the edge').fill('3000');
   await other.getByLabel('Length along the edge').press('Enter');
-  await expect(page.getByLabel('Length along the edge')).toHaveValue('3000', { timeout: 2000 });
+  await expect(page.getByLabel('Length along the edge')).toHaveValue('3000');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByLabel('Name')).toHaveValue('Cape, lower edge');
   expect(await app.api('edges/edge-cape')).toMatchObject({ lengthMm: 3000 });

@@ -76,7 +76,7 @@ test('two tabs on one edge: each hears of the other, and what was typed meanwhil
     .poll(async () => (await app.api<{ lengthMm: number }>('edges/edge-veil')).lengthMm)
     .toBe(2000);
   // The other tab hears of it by itself, without being asked or brought to the front.
-  await expect(other.getByLabel('Length along the edge')).toHaveValue('2000', { timeout: 2000 });
+  await expect(other.getByLabel('Length along the edge')).toHaveValue('2000');
   const name = other.getByLabel('Name');
   await name.fill('Veil, back edge');
   await name.press('Enter');
