@@ -15,6 +15,7 @@ import {
   seamAllowanceMm,
   wishedDepthMm,
 } from './edge';
+import { edgeForm } from './edge-form';
 import { footDraft, machineDraft, needleDraft, threadDraft } from './kit';
 import {
   counted,
@@ -90,6 +91,8 @@ export const edgeDraft = z.strictObject({
   /** What has to pass through a closed edge, as a girth: a head, a hand. */
   passesOverMm: within(10, 5000, ' mm').nullable(),
   crossings,
+  /** How it was measured; what follows from that stands in shape, length, radius and turn. */
+  form: edgeForm.nullable().default(null),
   /** On something for a small child, so that nothing may come off. */
   forChild: z.boolean().default(false),
   /** Cloth beyond the finished edge, where it is cut already. */

@@ -45,3 +45,24 @@ export function flareOf(
         : 'too full';
   return { share, way, deepestMm: deepestEasedMm(radiusMm) };
 }
+
+/**
+ * The radius of an edge that is cut as a part of a circle: R = ℓ/(2πf).
+ * Source: docs/formulas.md, “Shapes”.
+ *
+ * @param fraction of a circle, > 0; more than 1 where several circles are joined
+ * @example radiusOfFractionMm(4400, 1) // 700.3
+ */
+export const radiusOfFractionMm = (lengthMm: number, fraction: number): number =>
+  lengthMm / (2 * Math.PI * fraction);
+
+/**
+ * The radius of an edge that flares from one round to another: a cone unrolled is a ring, and the
+ * wider round lies at R = h·wide/(wide − narrow).
+ *
+ * @param narrowMm round the hips, say; less than `wideMm`
+ * @param wideMm round the hem
+ * @param heightMm from one to the other along the cloth
+ */
+export const radiusOfConeMm = (narrowMm: number, wideMm: number, heightMm: number): number =>
+  (heightMm * wideMm) / (wideMm - narrowMm);

@@ -27,4 +27,5 @@ export const uncut = {
   depthMm: null,
   secondEdge: null,
   seamAllowanceMm: null,
+  form: null,
 } as const;

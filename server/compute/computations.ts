@@ -18,10 +18,12 @@ import { homeTests } from '../../contract/cloth';
 import { measureRequest } from '../../contract/measure';
 import { foldsRequest, learnRequest, settingsRequest } from '../../contract/plan';
 import { crossingsRequest } from '../../contract/seam';
+import { shapeRequest } from '../../contract/shape';
 import { parseBody } from '../http/refusal';
 import { knownFinish } from './known-finish';
 import { askedPlan, refuseStrip } from './asked-plan';
 import { learnAnswer } from './learn-answer';
+import { shapeAnswer } from './shape-answer';
 
 /** JSON has no infinity: an open end is null. */
 const finite = (value: number): number | null => (Number.isFinite(value) ? value : null);
@@ -140,6 +142,10 @@ export const computations = {
       variant: plan.fold.variant,
       reference: plan.foot.reference ?? null,
     };
+  },
+
+  shape(body: unknown) {
+    return shapeAnswer(parseBody(shapeRequest, body));
   },
 
   learn(body: unknown) {

@@ -9,6 +9,7 @@ import { whatAnEdgeIsFor } from './migrations/0006-what-an-edge-is-for';
 import { trueSettings } from './migrations/0007-true-settings';
 import { theFloor } from './migrations/0008-the-floor';
 import { bookInOrder } from './migrations/0009-book-in-order';
+import { measuredEdges } from './migrations/0010-measured-edges';
 import { Tables } from './tables';
 import { FolderTrouble } from './trouble';
 
@@ -23,6 +24,7 @@ export const migrations: readonly Migration[] = [
   trueSettings,
   theFloor,
   bookInOrder,
+  measuredEdges,
 ];
 
 /** The number of the tables as this app knows them; it stands in the head of the file too. */

@@ -86,6 +86,7 @@ const columns: Record<RecordTable, ModelAttributes> = {
     turnDegrees: number,
     passesOverMm: number,
     crossings: json,
+    form: json,
     forChild: DataTypes.BOOLEAN,
     spareMm: number,
     purpose: { type: text, defaultValue: 'hem' },

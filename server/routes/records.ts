@@ -122,8 +122,9 @@ export function recordRoutes(store: Store): Router {
       (changed) => labelOf('change', resource, changed, fields),
       async (change) => {
         const before = await change.current(resource.table, id, expected);
-        await resource.check?.(change, { ...before, ...patch }, fields);
-        const after = await change.update(resource.table, id, before.version, patch);
+        const whole = { ...patch, ...resource.follows?.({ ...before, ...patch }, fields) };
+        await resource.check?.(change, { ...before, ...whole }, fields);
+        const after = await change.update(resource.table, id, before.version, whole);
         await resource.changed?.(change, after, fields);
         return after;
       },

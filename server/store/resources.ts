@@ -1,6 +1,8 @@
 import * as z from 'zod';
 import { clothFromDescription } from '../../core/cloth/describe';
+import { followingForm } from '../../core/edge/derived';
 import { edgeIssues, joinIssues } from '../../core/edge/edge-issues';
+import { formIssues } from '../../core/edge/form-issues';
 import { Impossible } from '../../core/impossible';
 import { isClosed } from '../../core/edge/shape';
 import { refuseFold } from '../../core/plan/fold-plan';
@@ -48,6 +50,8 @@ export interface Resource<T extends RecordTable = RecordTable> {
    * combinations.
    */
   create(change: Change, draft: Asked[T]): Promise<Created<T>>;
+  /** What else changes with some fields, since it follows from them. */
+  follows?(row: RowOf<T>, patched: readonly string[]): Partial<Kept[T]>;
   /** Refuses the same of a record as it would stand once some of its fields are changed. */
   check?(change: Change, row: RowOf<T>, patched: readonly string[]): Promise<void>;
   /** What else a change of some fields brings with it. */
@@ -115,6 +119,15 @@ function refuseContradictory(draft: EdgeDraft): void {
   if (issues.length > 0) throw new Impossible(issues);
 }
 
+/** @throws Impossible at what cannot be measured so */
+function refuseForm(edge: EdgeDraft): void {
+  const { form, lengthMm } = edge;
+  // What a finish turns in is the plan's; the edge itself is judged without it.
+  const around = { lengthMm, closed: isClosed(edge), allowanceMm: null };
+  const issues = form ? formIssues(form, around) : [];
+  if (issues.length > 0) throw new Impossible(issues);
+}
+
 /** @throws Impossible at a crossing that lies off its edge */
 function refuseOffEdge(edge: EdgeDraft): void {
   const { lengthMm, crossings } = edge;
@@ -143,6 +156,7 @@ async function checkCloth(change: Change, draft: ClothDraft): Promise<void> {
 async function checkEdge(change: Change, draft: EdgeDraft): Promise<void> {
   await pointedAt(change, 'projects', draft.projectId, 'projectId');
   await pointedAt(change, 'cloths', draft.clothId, 'clothId');
+  refuseForm(draft);
   refuseOffEdge(draft);
   refuseContradictory(draft);
 }
@@ -231,9 +245,11 @@ export const resources: { readonly [T in RecordTable]: Resource<T> } = {
     filters: ['projectId', 'clothId'],
     creatable: true,
     create: async (change, draft) => {
-      await checkEdge(change, draft);
-      return createEdge(change, draft);
+      const edge = { ...draft, ...followingForm(draft, ['form']) };
+      await checkEdge(change, edge);
+      return createEdge(change, edge);
     },
+    follows: followingForm,
     check: checkEdge,
     children: [{ table: 'plans', by: 'edgeId' }],
   },

@@ -1,0 +1,55 @@
+import type { Taper } from './taper';
+
+/** One leg's two marks. */
+export interface LegMarks {
+  readonly frontMm: number;
+  readonly backMm: number;
+}
+
+/** A stretch of an edge that curves. */
+export interface CurveZone {
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly radiusMm: number;
+  /** Around the cloth, or around a hole. */
+  readonly side: 'outside' | 'inside';
+}
+
+/** A side of an edge with corners, with the corner at its end. */
+export interface Side {
+  readonly lengthMm: number;
+  /** The angle of the cloth. */
+  readonly angleDegrees: number;
+  readonly mitred: boolean;
+}
+
+export type TaperForm = { readonly kind: 'taper' } & Taper;
+export interface SlantForm {
+  readonly kind: 'slant';
+  readonly flatWidthMm: number;
+  readonly left: LegMarks;
+  /** Null where both legs have the same marks. */
+  readonly right: LegMarks | null;
+}
+export type FlareForm = { readonly kind: 'flare' } & (
+  | { readonly by: 'fraction'; readonly fraction: number }
+  | { readonly by: 'radius'; readonly radiusMm: number }
+  | { readonly by: 'hip'; readonly hipMm: number; readonly heightMm: number }
+);
+export interface CurvedForm {
+  readonly kind: 'curved';
+  readonly curves: readonly CurveZone[];
+}
+export interface CorneredForm {
+  readonly kind: 'cornered';
+  readonly sides: readonly Side[];
+}
+
+/**
+ * What is measured of an edge beyond how long it is; what follows from it (its radius, how far it
+ * turns, how long it is all round) is worked out, and asked of nobody.
+ */
+export type EdgeForm = TaperForm | SlantForm | FlareForm | CurvedForm | CorneredForm;
+
+export const formKinds = ['taper', 'slant', 'flare', 'curved', 'cornered'] as const;
+export type FormKind = EdgeForm['kind'];
