@@ -26,6 +26,13 @@ export async function tabTo(page: Page, target: Locator): Promise<void> {
   await expect(target).toBeFocused();
 }
 
+/** Presses a key as a finger does, which lets go of it once something has come of it. */
+export async function press(page: Page, key: string, comes: () => Promise<void>): Promise<void> {
+  await page.keyboard.down(key);
+  await comes();
+  await page.keyboard.up(key);
+}
+
 /** The built server in a process of its own, on a data folder of its own. */
 export class App {
   private child: ChildProcess | undefined;

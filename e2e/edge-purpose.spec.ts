@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, test } from './app.fixture';
+import { expect, press, test } from './app.fixture';
 
 interface Edge {
   readonly id: string;
@@ -77,8 +77,9 @@ test('by keyboard: a seam asks for its second edge, and gets a French seam in sh
   const dialog = page.getByRole('dialog', { name: 'New edge' });
   await dialog.getByRole('radio', { name: 'Hem' }).focus();
   for (const name of ['Opening', 'Allowance', 'Seam']) {
-    await page.keyboard.press('ArrowRight');
-    await expect(dialog.getByRole('radio', { name })).toBeChecked();
+    await press(page, 'ArrowRight', () =>
+      expect(dialog.getByRole('radio', { name })).toBeChecked(),
+    );
   }
   await dialog.getByLabel('Name').fill('Blouse, side');
   await dialog.getByLabel('Length along the edge').fill('0.6 m');

@@ -1,4 +1,4 @@
-import { expect, test } from './app.fixture';
+import { expect, quiet, test } from './app.fixture';
 
 interface Attempt {
   id: string;
@@ -59,6 +59,8 @@ test('killed in the middle: what was acknowledged is there, what was not is sent
   ownApp: app,
 }) => {
   await page.goto(`${app.address}/edges/edge-cape/test`);
+  // By now the other stations were fetched as well.
+  await quiet(page);
   await page.getByLabel('Note').fill('before the cut');
   await page.getByRole('button', { name: 'Record scrap 2' }).click();
   await expect(page.getByText('Scrap 2 is in the book.')).toBeVisible();
@@ -83,4 +85,20 @@ test('killed in the middle: what was acknowledged is there, what was not is sent
   await expect(page.getByText('Scrap 3 is in the book.')).toBeVisible();
   const attempts = await app.api<Attempt[]>('attempts?planId=plan-cape');
   expect(attempts.map(({ note }) => note).slice(1)).toEqual(['before the cut', 'during the cut']);
+});
+
+test('a part of the app that could not be fetched comes when the server is back', async ({
+  page,
+  ownApp: app,
+  troubles,
+}) => {
+  await page.goto(app.address);
+  await expect(page.getByRole('link', { name: 'Lantern-parade wardrobe' })).toBeVisible();
+  await quiet(page);
+  await app.kill();
+  await page.getByRole('link', { name: 'Kit' }).click();
+  await expect(page.getByText('does not answer', { exact: false }).first()).toBeVisible();
+  await app.start();
+  await expect(page.getByRole('region', { name: 'Machines' })).toBeVisible();
+  expect(troubles).toEqual([]);
 });

@@ -1,12 +1,13 @@
 import { createBrowserRouter } from 'react-router';
+import { patiently } from './later';
 import { Shell } from './shell';
 import { NotThere, Trouble } from './trouble';
 
 /** A screen that is loaded when somebody goes there. */
-const later = (load: () => Promise<React.ComponentType>) => async () => ({
-  Component: await load(),
+const screen = (load: () => Promise<React.ComponentType>) => async () => ({
+  Component: await patiently(load),
 });
-const edgeScreen = later(async () => (await import('../screens/edge/edge-screen')).EdgeScreen);
+const edgeScreen = screen(async () => (await import('../screens/edge/edge-screen')).EdgeScreen);
 
 /** The addresses of the app. */
 export const router = createBrowserRouter([
@@ -22,13 +23,13 @@ export const router = createBrowserRouter([
         children: [
           {
             index: true,
-            lazy: later(
+            lazy: screen(
               async () => (await import('../screens/projects/projects-screen')).ProjectsScreen,
             ),
           },
           {
             path: 'projects/:projectId',
-            lazy: later(
+            lazy: screen(
               async () => (await import('../screens/projects/project-screen')).ProjectScreen,
             ),
           },
@@ -36,39 +37,41 @@ export const router = createBrowserRouter([
           { path: 'edges/:edgeId/:station', lazy: edgeScreen },
           {
             path: 'cloths',
-            lazy: later(async () => (await import('../screens/cloths/cloths-screen')).ClothsScreen),
+            lazy: screen(
+              async () => (await import('../screens/cloths/cloths-screen')).ClothsScreen,
+            ),
           },
           {
             path: 'cloths/:clothId/measure/:test?',
-            lazy: later(
+            lazy: screen(
               async () => (await import('../screens/measure/measure-screen')).MeasureScreen,
             ),
           },
           {
             path: 'book',
-            lazy: later(async () => (await import('../screens/book/book-screen')).BookScreen),
+            lazy: screen(async () => (await import('../screens/book/book-screen')).BookScreen),
           },
           {
             path: 'removed',
-            lazy: later(
+            lazy: screen(
               async () => (await import('../screens/removed/removed-screen')).RemovedScreen,
             ),
           },
           {
             path: 'keeping',
-            lazy: later(
+            lazy: screen(
               async () => (await import('../screens/keeping/keeping-screen')).KeepingScreen,
             ),
           },
           {
             path: 'exchange',
-            lazy: later(
+            lazy: screen(
               async () => (await import('../screens/exchange/exchange-screen')).ExchangeScreen,
             ),
           },
           {
             path: 'kit',
-            lazy: later(async () => (await import('../screens/kit/kit-screen')).KitScreen),
+            lazy: screen(async () => (await import('../screens/kit/kit-screen')).KitScreen),
           },
           { path: '*', element: <NotThere /> },
         ],

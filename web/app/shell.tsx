@@ -1,6 +1,7 @@
 import { CircleHelp, Redo2, Undo2, WifiOff, X } from 'lucide-react';
 import { ToggleGroup } from 'radix-ui';
-import { Suspense, lazy, useEffect } from 'react';
+import { Suspense, useEffect } from 'react';
+import { later } from './later';
 import { NavLink, Outlet } from 'react-router';
 import { lengthUnits, type LengthUnit } from '../../core/measure/unit';
 import { setReachable, useHindrance } from './connection';
@@ -11,7 +12,7 @@ import { notify, useNotice } from './notices';
 import { change, reloadAll, useHistory, useRecord, useTravel, writer } from './records';
 
 // Loaded when somebody asks for it.
-const KeysHelp = lazy(async () => ({ default: (await import('./keys-help')).KeysHelp }));
+const KeysHelp = later(async () => (await import('./keys-help')).KeysHelp);
 
 /** Whether a key press belongs to a text being typed. */
 function isTyping(target: EventTarget | null): boolean {

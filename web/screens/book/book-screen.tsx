@@ -1,5 +1,6 @@
 import { ArrowLeftRight, ChevronLeft, ChevronRight, History } from 'lucide-react';
-import { Suspense, lazy, useEffect } from 'react';
+import { Suspense, useEffect } from 'react';
+import { later } from '../../app/later';
 import { Link } from 'react-router';
 import type { BookChoices } from '../../../contract/book';
 import { LoadState } from '../../app/trouble';
@@ -19,7 +20,7 @@ import {
 } from './use-book';
 
 const loadHand = () => import('./your-hand');
-const YourHand = lazy(async () => ({ default: (await loadHand()).YourHand }));
+const YourHand = later(async () => (await loadHand()).YourHand);
 
 /** What is asked of the book, as a heading. */
 function asked({ verdict, clothId, footId }: BookLook, choices: BookChoices | undefined): string {

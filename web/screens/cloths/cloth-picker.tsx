@@ -1,5 +1,6 @@
 import { Plus, Search, SlidersHorizontal } from 'lucide-react';
-import { Suspense, lazy, useDeferredValue, useMemo, useState } from 'react';
+import { Suspense, useDeferredValue, useMemo, useState } from 'react';
+import { later } from '../../app/later';
 import { fibres } from '../../../core/cloth/about-cloth';
 import { constructions } from '../../../core/cloth/cloth';
 import type { ClothRecord } from '../../../contract/records';
@@ -12,7 +13,7 @@ import { filtered, inOrder, wholeShelf, type ShelfView } from './shelf-view';
 import { useShelfView } from './use-shelf-view';
 
 // The forms' package is loaded when the first form is opened.
-const NewCloth = lazy(async () => ({ default: (await import('./new-cloth')).NewCloth }));
+const NewCloth = later(async () => (await import('./new-cloth')).NewCloth);
 
 const sorts: Readonly<Record<ShelfView['sort'], string>> = {
   name: 'by name',

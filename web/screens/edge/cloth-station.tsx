@@ -1,4 +1,5 @@
-import { Suspense, lazy } from 'react';
+import { Suspense } from 'react';
+import { later } from '../../app/later';
 import { useList, change } from '../../app/records';
 import { useLengths } from '../../app/lengths-context';
 import { finishInSentence } from '../../words/finishes';
@@ -8,9 +9,7 @@ import { ClothPicker } from '../cloths/cloth-picker';
 import type { Bench } from './bench';
 
 // The tests come with the schemas' package; the rest of the edge does without it.
-const ClothPage = lazy(async () => ({
-  default: (await import('../cloths/cloth-page')).ClothPage,
-}));
+const ClothPage = later(async () => (await import('../cloths/cloth-page')).ClothPage);
 
 /** The shelf to pick from, and the home tests of the cloth that was picked. */
 export function ClothTable({ bench }: { bench: Bench }) {

@@ -1,7 +1,8 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useLengths } from '../../app/lengths-context';
 import { issueInWords } from '../../words/refusals';
-import { Suspense, lazy, useMemo, useState } from 'react';
+import { Suspense, useMemo, useState } from 'react';
+import { later } from '../../app/later';
 import { dialField, marginDials, type MarginDial } from '../../../core/kit/dial-steps';
 import { swings } from '../../../core/stitch/needle-path';
 import { bestGuideMm, dialSweep, type MarginMap } from '../../../core/margin/map';
@@ -16,9 +17,7 @@ import { identityOf } from './identity';
 import { taught } from './use-lessons';
 
 // The charts' package is loaded when somebody looks at one.
-const DialChart = lazy(async () => ({
-  default: (await import('../../pictures/dial-chart')).DialChart,
-}));
+const DialChart = later(async () => (await import('../../pictures/dial-chart')).DialChart);
 
 const mapOf = latestOnly(
   async (...args: Parameters<typeof solver.map>): Promise<Outcome<MarginMap>> =>

@@ -1,6 +1,7 @@
 import { RotateCcw } from 'lucide-react';
 import { Tabs } from 'radix-ui';
-import { Suspense, lazy, useDeferredValue, useMemo } from 'react';
+import { Suspense, useDeferredValue, useMemo } from 'react';
+import { later } from '../../app/later';
 import { useNavigate, useSearchParams } from 'react-router';
 import {
   dialField,
@@ -29,23 +30,17 @@ import { Passes } from './passes';
 import { PutIn } from './put-in';
 
 const starting = () => import('./starting-slip');
-const HoldOrHide = lazy(async () => ({ default: (await import('./hold-or-hide')).HoldOrHide }));
-const PrintedCard = lazy(async () => ({
-  default: (await import('./printed-card')).PrintedCard,
-}));
-const StartingSlip = lazy(async () => ({ default: (await starting()).StartingSlip }));
-const StartingTable = lazy(async () => ({ default: (await starting()).StartingTable }));
-const SectionPicture = lazy(async () => ({
-  default: (await import('../../pictures/section-picture')).SectionPicture,
-}));
-const WorkedPanel = lazy(async () => ({ default: (await import('./worked-panel')).WorkedPanel }));
-const SwatchPanel = lazy(async () => ({
-  default: (await import('./swatch-panel')).SwatchPanel,
-}));
-const LoopedSwatch = lazy(async () => ({
-  default: (await import('./looped-swatch')).LoopedSwatch,
-}));
-const MapPanel = lazy(async () => ({ default: (await import('./map-panel')).MapPanel }));
+const HoldOrHide = later(async () => (await import('./hold-or-hide')).HoldOrHide);
+const PrintedCard = later(async () => (await import('./printed-card')).PrintedCard);
+const StartingSlip = later(async () => (await starting()).StartingSlip);
+const StartingTable = later(async () => (await starting()).StartingTable);
+const SectionPicture = later(
+  async () => (await import('../../pictures/section-picture')).SectionPicture,
+);
+const WorkedPanel = later(async () => (await import('./worked-panel')).WorkedPanel);
+const SwatchPanel = later(async () => (await import('./swatch-panel')).SwatchPanel);
+const LoopedSwatch = later(async () => (await import('./looped-swatch')).LoopedSwatch);
+const MapPanel = later(async () => (await import('./map-panel')).MapPanel);
 
 /** The view under the foot; behind a tab, the section with the needle in place. */
 export function SettingTable({ bench }: { bench: Bench }) {

@@ -1,4 +1,5 @@
-import { lazy, type ComponentType } from 'react';
+import type { ComponentType } from 'react';
+import { later, patiently } from '../../app/later';
 import type { Lengths } from '../../app/lengths';
 import { servesPurpose } from '../../../core/finish/nature';
 import type { FoldPlan } from '../../../core/finish/fold-plan';
@@ -12,8 +13,8 @@ import type { Bench } from './bench';
 import { SettingSlip, SettingTable } from './setting-station';
 
 /** A half of a station that is loaded when somebody goes there, or a little before. */
-const later = <K extends string>(load: () => Promise<Record<K, Part>>, name: K) =>
-  lazy(async () => ({ default: (await load())[name] }));
+const half = <K extends string>(load: () => Promise<Record<K, Part>>, name: K) =>
+  later(async () => (await load())[name]);
 const load = {
   cloth: () => import('./cloth-station'),
   edge: () => import('./edge-station'),
@@ -31,7 +32,7 @@ const load = {
 
 /** Fetches every station, so that each opens at once, and also while the server is away. */
 export function fetchStations(): void {
-  void Promise.allSettled(Object.values(load).map((fetch) => fetch()));
+  void Promise.allSettled(Object.values(load).map((fetch) => patiently<unknown>(fetch)));
 }
 
 type Part = ComponentType<{ bench: Bench }>;
@@ -74,16 +75,16 @@ export const stations: readonly Station[] = [
     id: 'cloth',
     name: 'Cloth',
     answer: ({ cloth }, { fine }) => `${cloth.name}, ${fine(cloth.properties.thicknessMm)}`,
-    Table: later(load.cloth, 'ClothTable'),
-    Slip: later(load.cloth, 'ClothSlip'),
+    Table: half(load.cloth, 'ClothTable'),
+    Slip: half(load.cloth, 'ClothSlip'),
   },
   {
     id: 'edge',
     name: 'Edge',
     answer: ({ edge }, { cloth }) =>
       `${purposeNames[edge.purpose]}, ${edge.minRadiusMm ? 'curved, ' : ''}${cloth(edge.lengthMm)} ${isClosed(edge) ? 'round' : 'long'}${edge.oldHem ? ', old hem in it' : ''}`,
-    Table: later(load.edge, 'EdgeTable'),
-    Slip: later(load.edge, 'EdgeSlip'),
+    Table: half(load.edge, 'EdgeTable'),
+    Slip: half(load.edge, 'EdgeSlip'),
   },
   {
     id: 'finish',
@@ -92,16 +93,16 @@ export const stations: readonly Station[] = [
       proposed
         ? 'not chosen yet'
         : `${servesPurpose(finish.nature(record.fold.variant), edge.purpose) ? '' : '! '}${finishName(record.finish, record.fold.variant)}`,
-    Table: later(load.finish, 'FinishTable'),
-    Slip: later(load.finishSlip, 'FinishSlip'),
+    Table: half(load.finish, 'FinishTable'),
+    Slip: half(load.finishSlip, 'FinishSlip'),
   },
   {
     id: 'folds',
     name: 'Folds',
     answer: ({ folds, proposed }, { cloth }) =>
       folds ? asProposed(foldsInShort(folds, cloth), proposed) : 'needs a look',
-    Table: later(load.folds, 'FoldsTable'),
-    Slip: later(load.foldsSlip, 'FoldsSlip'),
+    Table: half(load.folds, 'FoldsTable'),
+    Slip: half(load.foldsSlip, 'FoldsSlip'),
   },
   {
     id: 'setting',
@@ -131,7 +132,7 @@ export const stations: readonly Station[] = [
     id: 'test',
     name: 'Test',
     answer: testAnswer,
-    Table: later(load.test, 'TestTable'),
-    Slip: later(load.test, 'TestSlip'),
+    Table: half(load.test, 'TestTable'),
+    Slip: half(load.test, 'TestSlip'),
   },
 ];

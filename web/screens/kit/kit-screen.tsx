@@ -1,5 +1,6 @@
 import { ArrowLeftRight, Plus } from 'lucide-react';
-import { Suspense, lazy, useState } from 'react';
+import { Suspense, useState } from 'react';
+import { later } from '../../app/later';
 import { Link, useSearchParams } from 'react-router';
 import { useCreate, useList, useRemove, tellTrouble } from '../../app/records';
 import { LoadState } from '../../app/trouble';
@@ -11,7 +12,7 @@ import { NeedleEditor } from './needle-editor';
 import { newAttachment, newFoot, newMachine, newNeedle, newThread } from './new-things';
 import { ThreadEditor } from './thread-editor';
 
-const PlainFeet = lazy(async () => ({ default: (await import('./plain-feet')).PlainFeet }));
+const PlainFeet = later(async () => (await import('./plain-feet')).PlainFeet);
 
 interface SectionProps {
   readonly title: string;

@@ -1,7 +1,8 @@
 import { Plus } from 'lucide-react';
 import { useLengths } from '../../app/lengths-context';
 import { issueInWords } from '../../words/refusals';
-import { Suspense, lazy, useState } from 'react';
+import { Suspense, useState } from 'react';
+import { later } from '../../app/later';
 import { useNavigate } from 'react-router';
 import { joinIssues } from '../../../core/edge/edge-issues';
 import { uncut } from '../../../core/edge/state';
@@ -15,7 +16,7 @@ import { PurposeQuestion, StateQuestions, type AskedEdge } from '../edge-asked/e
 import { ShapeAndLength } from '../edge-asked/shape-and-length';
 
 // The forms' package is loaded when a cloth is to be put on the shelf from here.
-const NewCloth = lazy(async () => ({ default: (await import('../cloths/new-cloth')).NewCloth }));
+const NewCloth = later(async () => (await import('../cloths/new-cloth')).NewCloth);
 
 type Draft = Omit<AskedEdge, 'lengthMm'> & {
   readonly name: string;

@@ -1,5 +1,6 @@
 import { Plus } from 'lucide-react';
-import { Suspense, lazy, useState } from 'react';
+import { Suspense, useState } from 'react';
+import { later } from '../../app/later';
 import { Link } from 'react-router';
 import { useList, useRemove } from '../../app/records';
 import { LoadState } from '../../app/trouble';
@@ -8,7 +9,7 @@ import { RemoveButton } from '../../controls/remove-button';
 import { counted } from '../../words/number';
 
 // The forms' package is loaded when the first form is opened.
-const NewProject = lazy(async () => ({ default: (await import('./new-project')).NewProject }));
+const NewProject = later(async () => (await import('./new-project')).NewProject);
 
 /** Every project, each with its edges to open. */
 export function ProjectsScreen() {

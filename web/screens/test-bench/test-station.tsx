@@ -1,5 +1,6 @@
 import { Tabs } from 'radix-ui';
-import { Suspense, lazy } from 'react';
+import { Suspense } from 'react';
+import { later } from '../../app/later';
 import { useSearchParams } from 'react-router';
 import { useLengths } from '../../app/lengths-context';
 import { finishInSentence } from '../../words/finishes';
@@ -12,10 +13,8 @@ import { ScrapList } from './scrap-list';
 import { SymptomPicker } from './symptom-picker';
 import { usualMarkMm, useScrapDraft } from './scrap-draft';
 
-const SideBySide = lazy(async () => ({
-  default: (await import('./side-by-side')).SideBySide,
-}));
-const LadderPanel = lazy(async () => ({ default: (await import('./ladder-panel')).LadderPanel }));
+const SideBySide = later(async () => (await import('./side-by-side')).SideBySide);
+const LadderPanel = later(async () => (await import('./ladder-panel')).LadderPanel);
 
 const tab =
   'min-h-9 border-b-3 border-transparent px-3 text-sm data-[state=active]:border-pencil data-[state=active]:font-bold data-[state=active]:text-pencil';
