@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto';
+import { request as httpRequest } from 'node:http';
 import { Readable } from 'node:stream';
 import fc from 'fast-check';
 import sharp from 'sharp';
@@ -272,4 +273,31 @@ describe('snapshots', () => {
     'there is none called %s',
     (id) => server.http.post(`/api/snapshots/${id}/restore`).expect(404),
   );
+});
+
+test('how far it is can be asked while an archive comes in, and is forgotten after', async () => {
+  const archive = await out();
+  const half = archive.length >> 1;
+  const progress = () => get<{ done: number; total: number }>('archive/progress/slow');
+  const sent = new Promise<number>((answered, failed) => {
+    const request = httpRequest(`${server.address}/api/archive?job=slow`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/x-tar', 'content-length': archive.length },
+    });
+    request.on('error', failed);
+    request.on('response', (response) => {
+      response.resume();
+      answered(response.statusCode ?? 0);
+    });
+    request.write(archive.subarray(0, half));
+    void (async () => {
+      for (let i = 0; i < 100 && (await progress()).done < half; i++) {
+        await new Promise((later) => setTimeout(later, 20));
+      }
+      expect(await progress()).toEqual({ done: half, total: archive.length });
+      request.end(archive.subarray(half));
+    })().catch(failed);
+  });
+  expect(await sent).toBe(200);
+  expect(await progress()).toEqual({ done: 0, total: 0 });
 });

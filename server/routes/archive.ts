@@ -1,5 +1,6 @@
 import { rmSync } from 'node:fs';
-import { Router } from 'express';
+import { Readable } from 'node:stream';
+import { Router, type Request, type Response } from 'express';
 import type { ArchiveTaken } from '../../contract/archive';
 import { buildFromArchive } from '../archive/build';
 import { addFrom, shareOf } from '../archive/project';
@@ -10,7 +11,19 @@ import { authorOf, clientOf } from '../http/author';
 import type { Pictures } from '../photos/pictures';
 import type { Store } from '../store/store';
 import { FairQueue } from '../work/fair-queue';
-import type { Response } from 'express';
+import { Jobs } from '../work/jobs';
+
+/** The bytes of a request as they come, told as a share of what it said it would send. */
+async function* counted(request: Request, progress: (done: number, total: number) => void) {
+  const total = Number(request.headers['content-length'] ?? 0);
+  let done = 0;
+  for await (const part of request) {
+    const bytes = part as Buffer;
+    done += bytes.length;
+    progress(done, total);
+    yield bytes;
+  }
+}
 
 /** Everything, or a project, carried out and in as one archive, streamed both ways. */
 export function archiveRoutes(store: Store, pictures: Pictures): Router {
@@ -20,6 +33,8 @@ export function archiveRoutes(store: Store, pictures: Pictures): Router {
     ...{ atOnce: 1, waitingOfOne: 1, waiting: 4 },
     full: 'Other archives are being read; send it again in a while.',
   });
+
+  const jobs = new Jobs();
 
   const send = async (response: Response, name: string, share?: Share) => {
     response
@@ -41,13 +56,18 @@ export function archiveRoutes(store: Store, pictures: Pictures): Router {
     await send(response, 'pin-margin-project', shareOf(id));
   });
 
+  router.get('/archive/progress/:job', (request, response) => {
+    response.json(jobs.of(request.params.job));
+  });
+
   router.post('/archive', async (request, response) => {
     const by = authorOf(request);
     const client = clientOf(request);
     const file = incomingFile(folder, 'archive');
-    const take = async (): Promise<ArchiveTaken> => {
+    const take = async (progress: (done: number, total: number) => void): Promise<ArchiveTaken> => {
       try {
-        const { about, counts } = await buildFromArchive(request, file, pictures, client);
+        const input = Readable.from(counted(request, progress));
+        const { about, counts } = await buildFromArchive(input, file, pictures, client);
         if (about.holds === 'everything') {
           return { counts, before: await replaceWith(store, file, 'before-archive') };
         }
@@ -58,7 +78,7 @@ export function archiveRoutes(store: Store, pictures: Pictures): Router {
         rmSync(file, { force: true });
       }
     };
-    response.json(await queue.run(client, take));
+    response.json(await jobs.run(request, (progress) => queue.run(client, () => take(progress))));
   });
   return router;
 }

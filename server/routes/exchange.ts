@@ -3,12 +3,7 @@ import { once } from 'node:events';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import express, { Router, type Request, type RequestHandler } from 'express';
-import {
-  exchangeTables,
-  importJob,
-  mostExpandedBytes,
-  mostImportBytes,
-} from '../../contract/exchange';
+import { exchangeTables, mostExpandedBytes, mostImportBytes } from '../../contract/exchange';
 import { takeSnapshot } from '../database/snapshots';
 import type { JudgedRow } from '../exchange/judge-rows';
 import { csvOf, jsonFiles, jsonOf } from '../exchange/write-file';
@@ -18,6 +13,7 @@ import { Refusal, notFound } from '../http/refusal';
 import type { Change } from '../store/change';
 import type { Store } from '../store/store';
 import type { Importer, Looked } from '../work/importer';
+import { Jobs } from '../work/jobs';
 import { heard } from '../work/told-refusal';
 
 function bytesOf(request: Request): Buffer {
@@ -64,7 +60,7 @@ export function exchangeRoutes(store: Store, importer: Importer): Router {
   const packed = express.raw({ type: () => true, limit: mostExpandedBytes });
   const file: RequestHandler = (request, response, next) =>
     (request.headers['content-encoding'] === undefined ? plain : packed)(request, response, next);
-  const jobs = new Map<string, { done: number; total: number }>();
+  const jobs = new Jobs();
 
   /** Looks at a file; whoever named the job can ask meanwhile how far it is. */
   const look = <T>(
@@ -73,13 +69,9 @@ export function exchangeRoutes(store: Store, importer: Importer): Router {
     use: (looked: Looked) => Promise<T>,
   ): Promise<T> => {
     const bytes = bytesOf(request);
-    const job = importJob.safeParse(request.query['job']);
-    const name = job.success ? job.data : randomUUID();
-    const progress = (done: number, total: number) => jobs.set(name, { done, total });
-    progress(0, 0);
-    return importer
-      .look({ bytes, client: clientOf(request), gone, progress }, use)
-      .finally(() => jobs.delete(name));
+    return jobs.run(request, (progress) =>
+      importer.look({ bytes, client: clientOf(request), gone, progress }, use),
+    );
   };
 
   router.get('/export/:name', async (request, response) => {
@@ -97,8 +89,7 @@ export function exchangeRoutes(store: Store, importer: Importer): Router {
   });
 
   router.get('/import/progress/:job', (request, response) => {
-    const { job } = request.params;
-    response.json(jobs.get(job) ?? { done: 0, total: 0 });
+    response.json(jobs.of(request.params.job));
   });
 
   router.post('/import/preview', file, async (request, response) => {

@@ -1,11 +1,8 @@
-import { useMutation, useQuery } from '@tanstack/react-query';
-import { useRef } from 'react';
+import { useMutation } from '@tanstack/react-query';
 import { mostImportBytes, type ImportPreview } from '../../../contract/exchange';
-import { send, sendFile } from '../../app/api';
+import { sendFile } from '../../app/api';
 import { reloadAll, writer } from '../../app/records';
-
-/** How often one asks how far the reading is, ms. */
-const askEveryMs = 400;
+import { useJob } from '../../app/use-job';
 
 interface Asked {
   readonly file: File;
@@ -15,13 +12,7 @@ interface Asked {
 
 /** Looks at a file or takes it in; tells how far it is, and can be stopped. */
 export function useImport(onTaken: (done: ImportPreview) => void) {
-  const away = useRef<AbortController | null>(null);
-  const job = useRef('');
-  const begin = () => {
-    away.current = new AbortController();
-    job.current = crypto.randomUUID();
-    return away.current.signal;
-  };
+  const { run, stop, progress } = useJob('import');
   const preview = useMutation({
     mutationFn: async ({ file }: Asked) => {
       await writer.settled();
@@ -30,16 +21,17 @@ export function useImport(onTaken: (done: ImportPreview) => void) {
           `This file is ${Math.round(file.size / 1024 / 1024)} MB; at most ${mostImportBytes / 1024 / 1024} MB are read.`,
         );
       }
-      const signal = begin();
-      return sendFile<ImportPreview>(`import/preview?job=${job.current}`, file, signal);
+      return run((job, signal) =>
+        sendFile<ImportPreview>(`import/preview?job=${job}`, file, signal),
+      );
     },
   });
   const take = useMutation({
     mutationFn: ({ file, digest = '' }: Asked) =>
       writer.during(async () => {
-        const signal = begin();
-        const path = `import?digest=${digest}&job=${job.current}`;
-        const done = await sendFile<ImportPreview>(path, file, signal);
+        const done = await run((job, signal) =>
+          sendFile<ImportPreview>(`import?digest=${digest}&job=${job}`, file, signal),
+        );
         await reloadAll();
         return done;
       }),
@@ -49,18 +41,6 @@ export function useImport(onTaken: (done: ImportPreview) => void) {
     },
   });
   const pending = preview.isPending || take.isPending;
-  const progress = useQuery({
-    queryKey: ['import-progress'],
-    queryFn: () =>
-      send<{ done: number; total: number }>('GET', `import/progress/${job.current || 'none'}`),
-    enabled: pending,
-    refetchInterval: askEveryMs,
-    gcTime: 0,
-  });
   const stopped = [preview.error, take.error].some((error) => error?.name === 'AbortError');
-  return {
-    ...{ preview, take, pending, stopped },
-    progress: progress.data,
-    stop: () => away.current?.abort(),
-  };
+  return { preview, take, pending, stopped, progress, stop };
 }

@@ -6,19 +6,23 @@ import type { ArchiveTaken } from '../../../contract/archive';
 import { sendFile } from '../../app/api';
 import { notify } from '../../app/notices';
 import { reloadAll, writer } from '../../app/records';
+import { useJob } from '../../app/use-job';
 import { Button } from '../../controls/button';
 import { countsInWords } from '../../words/records';
+
+const megabytes = (bytes = 0) => (bytes / 1e6).toFixed(1);
 
 /** Takes an archive in: asks once, can be given up, and says what became of it. */
 export function ArchiveIn() {
   const [file, setFile] = useState<File | null>(null);
   const input = useRef<HTMLInputElement>(null);
-  const away = useRef<AbortController | null>(null);
+  const { run, stop, progress } = useJob('archive');
   const take = useMutation({
     mutationFn: (chosen: File) =>
       writer.during(async () => {
-        away.current = new AbortController();
-        const taken = await sendFile<ArchiveTaken>('archive', chosen, away.current.signal);
+        const taken = await run((job, signal) =>
+          sendFile<ArchiveTaken>(`archive?job=${job}`, chosen, signal),
+        );
         await reloadAll();
         return taken;
       }),
@@ -40,8 +44,17 @@ export function ArchiveIn() {
       </p>
       {take.isPending ? (
         <div role="status" className="flex items-center gap-3">
-          <progress aria-label="Reading the archive" className="min-w-0 grow" />
-          <Button onClick={() => away.current?.abort()}>Stop</Button>
+          <progress
+            aria-label="Reading the archive"
+            className="min-w-0 grow"
+            {...(progress?.total ? { value: progress.done, max: progress.total } : {})}
+          />
+          {Boolean(progress?.total) && (
+            <span className="text-sm text-soft">
+              {megabytes(progress?.done)} of {megabytes(progress?.total)} MB
+            </span>
+          )}
+          <Button onClick={stop}>Stop</Button>
         </div>
       ) : (
         <Button onClick={() => input.current?.click()}>
