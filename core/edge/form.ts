@@ -51,5 +51,5 @@ export interface CorneredForm {
  */
 export type EdgeForm = TaperForm | SlantForm | FlareForm | CurvedForm | CorneredForm;
 
-export const formKinds = ['taper', 'slant', 'flare', 'curved', 'cornered'] as const;
-export type FormKind = EdgeForm['kind'];
+/** Whether the length along the edge is asked beside a form; the others say it themselves. */
+export const asksLength = ({ kind }: EdgeForm): boolean => kind === 'flare' || kind === 'curved';

@@ -5,7 +5,10 @@ import { radiusOfConeMm, radiusOfFractionMm } from './flare';
 import type { CorneredForm, EdgeForm } from './form';
 import { courseOf } from './form-course';
 import { formIssues } from './form-issues';
+import { edgeIssues, joinIssues } from './edge-issues';
 import { mitreOf } from './mitre';
+import { isClosed } from './shape';
+import { edgeThings, usualEdge, usualForms } from './things';
 import { longerLeg, pairMarks, slantDegrees, slantMarks, slantTurn } from './slant';
 import { deepestSharedMm, taperSeam, taperShare } from './taper';
 
@@ -339,5 +342,32 @@ describe('what cannot be', () => {
   test('what is as it should be is let be', () => {
     expect(formIssues(sides([300, 90], [200, 90], [300, 90], [200, 90]), around)).toEqual([]);
     expect(formIssues({ kind: 'curved', curves: [curve(0, 1000, 200)] }, around)).toEqual([]);
+  });
+});
+
+describe('what an edge usually is', () => {
+  test.each(edgeThings)('a %s is an edge that can be', (thing) => {
+    const edge = usualEdge(thing);
+    const around = { lengthMm: edge.lengthMm, closed: isClosed(edge), allowanceMm: 12 };
+    expect(edge.form ? formIssues(edge.form, around) : []).toEqual([]);
+    expect(edgeIssues({ ...edge })).toEqual([]);
+    expect(joinIssues(edge, edge)).toEqual([]);
+    if (edge.form) expect(edge).toMatchObject(derivedOf(edge.form, edge.lengthMm));
+  });
+
+  test('one begins to measure an edge of any length with a form that can be', () => {
+    fc.assert(
+      fc.property(mm(200, 5000), (lengthMm) => {
+        for (const form of Object.values(usualForms(lengthMm))) {
+          const derived = derivedOf(form, lengthMm);
+          const around = {
+            lengthMm,
+            closed: isClosed({ ...derived, joined: null }),
+            allowanceMm: 12,
+          };
+          expect(formIssues(form, around)).toEqual([]);
+        }
+      }),
+    );
   });
 });

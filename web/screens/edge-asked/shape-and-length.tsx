@@ -5,7 +5,8 @@ import { shapeOptions } from '../../words/shapes';
 import type { AskedEdge } from './edge-questions';
 
 interface ShapeAndLengthProps {
-  readonly shape: EdgeShape;
+  /** Null where how it was measured says it. */
+  readonly shape: EdgeShape | null;
   /** Null while nobody said. */
   readonly lengthMm: number | null;
   onChange(patch: Partial<Pick<AskedEdge, 'shape' | 'joined' | 'lengthMm'>>): void;
@@ -16,12 +17,14 @@ export function ShapeAndLength({ shape, lengthMm, onChange }: ShapeAndLengthProp
   const [least, most] = edgeLengthBoundsMm;
   return (
     <>
-      <SelectField
-        label="Shape"
-        value={shape}
-        options={shapeOptions}
-        onChange={(chosen) => onChange({ shape: chosen as EdgeShape, joined: null })}
-      />
+      {shape !== null && (
+        <SelectField
+          label="Shape"
+          value={shape}
+          options={shapeOptions}
+          onChange={(chosen) => onChange({ shape: chosen as EdgeShape, joined: null })}
+        />
+      )}
       <LengthField
         label="Length along the edge"
         value={lengthMm}

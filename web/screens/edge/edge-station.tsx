@@ -1,5 +1,7 @@
 import { Tabs } from 'radix-ui';
 import { useNavigate, useSearchParams } from 'react-router';
+import { derivedOf } from '../../../core/edge/derived';
+import { asksLength } from '../../../core/edge/form';
 import { fullnessOf } from '../../../core/edge/fullness';
 import { pressedAwayShare } from '../../../core/fold/fullness';
 import { change } from '../../app/records';
@@ -11,12 +13,15 @@ import { LengthField } from '../../controls/length-field';
 import { NumberField } from '../../controls/number-field';
 import { TextField } from '../../controls/text-field';
 import { EdgePlan } from '../../pictures/edge-plan';
+import { FromAbove } from '../../pictures/from-above';
+import { FormFields } from '../edge-asked/form-fields';
 import { PurposeQuestion, StateQuestions } from '../edge-asked/edge-questions';
 import { ShapeAndLength } from '../edge-asked/shape-and-length';
 import { AlongPanel } from './along-panel';
 import type { Bench } from './bench';
 import { CrossingList } from './crossing-list';
 import { depthRefusal, setFold } from './fold-fields';
+import { MeasuredFacts } from './measured-facts';
 
 /** The edge as it lies, to scale, and what its curve does to a hem. */
 export function EdgeTable({ bench }: { bench: Bench }) {
@@ -41,8 +46,15 @@ export function EdgeTable({ bench }: { bench: Bench }) {
         </Tabs.Trigger>
       </Tabs.List>
       <Tabs.Content value="above" tabIndex={-1} className="flex min-h-0 grow flex-col">
-        <div className="min-h-0 grow">
-          <EdgePlan edge={edge} depthMm={depthMm} allowanceMm={allowanceMm} />
+        <div className="flex min-h-0 grow flex-col md:flex-row">
+          <div className="min-h-52 min-w-0 grow">
+            {edge.form === null && ['straight', 'outside-curve'].includes(edge.shape) ? (
+              <EdgePlan edge={edge} depthMm={depthMm} allowanceMm={allowanceMm} />
+            ) : (
+              <FromAbove edge={edge} depthMm={depthMm} allowanceMm={allowanceMm} />
+            )}
+          </div>
+          {edge.form && <MeasuredFacts form={edge.form} {...{ depthMm, allowanceMm }} />}
         </div>
         <CurveFit bench={bench} />
       </Tabs.Content>
@@ -128,23 +140,39 @@ export function EdgeSlip({ bench }: { bench: Bench }) {
     <div className="grid gap-2">
       <h2 className="sr-only">The edge</h2>
       <PurposeQuestion edge={edge} onChange={turn} />
-      <StateQuestions edge={edge} onChange={set} asksDepth={!ownDepth} />
-      <TextField label="Name" value={edge.name} onCommit={(name) => set({ name })} />
-      <TextField label="It is on" value={edge.on} onCommit={(on) => set({ on })} />
-      <ShapeAndLength shape={edge.shape} lengthMm={edge.lengthMm} onChange={set} />
-      <LengthField
-        label="Radius of its tightest curve"
-        value={edge.minRadiusMm}
-        optional
-        placeholder="straight"
-        refuse={(mm) =>
-          mm >= 1 && mm <= 100_000
-            ? null
-            : `A radius is between ${lengths.cloth(1)} and ${lengths.cloth(100_000)}; leave it empty for a straight edge.`
-        }
-        onCommit={(minRadiusMm) => set({ minRadiusMm })}
+      <FormFields
+        edge={edge}
+        allowanceMm={bench.proposed ? null : (bench.folds?.allowanceMm ?? null)}
+        onChange={set}
       />
-      {(edge.shape === 'inside-curve' || edge.shape === 'outside-curve') && (
+      {(edge.form === null || asksLength(edge.form)) && (
+        <ShapeAndLength
+          shape={edge.form ? null : edge.shape}
+          lengthMm={edge.lengthMm}
+          onChange={({ lengthMm, ...patch }) =>
+            set({
+              ...patch,
+              ...(lengthMm === undefined ? {} : { lengthMm }),
+              ...(edge.form && lengthMm !== undefined ? derivedOf(edge.form, lengthMm) : {}),
+            })
+          }
+        />
+      )}
+      {edge.form === null && (
+        <LengthField
+          label="Radius of its tightest curve"
+          value={edge.minRadiusMm}
+          optional
+          placeholder="straight"
+          refuse={(mm) =>
+            mm >= 1 && mm <= 100_000
+              ? null
+              : `A radius is between ${lengths.cloth(1)} and ${lengths.cloth(100_000)}; leave it empty for a straight edge.`
+          }
+          onCommit={(minRadiusMm) => set({ minRadiusMm })}
+        />
+      )}
+      {edge.form === null && (edge.shape === 'inside-curve' || edge.shape === 'outside-curve') && (
         <NumberField
           label="It turns through (empty: all the way round)"
           unit="°"
@@ -156,6 +184,9 @@ export function EdgeSlip({ bench }: { bench: Bench }) {
           onCommit={(turnDegrees) => set({ turnDegrees })}
         />
       )}
+      <StateQuestions edge={edge} onChange={set} asksDepth={!ownDepth} />
+      <TextField label="Name" value={edge.name} onCommit={(name) => set({ name })} />
+      <TextField label="It is on" value={edge.on} onCommit={(on) => set({ on })} />
       {isClosed(edge) && (
         <LengthField
           label="What has to pass through: girth of head, hand or foot"

@@ -1,0 +1,251 @@
+import { Maximize2, ZoomIn, ZoomOut } from 'lucide-react';
+import { useMemo, useState, type KeyboardEvent, type WheelEvent } from 'react';
+import type { Point } from '../../core/edge/course';
+import { useLengths } from '../app/lengths-context';
+import { aboveNote } from '../words/above';
+import { courseLayout, type DrawnEdge } from './above/course-layout';
+import { boundsOf, type AreaKind, type LineKind, type Note } from './above/layout';
+import { liesAsTube, tubeLayout } from './above/leg-layout';
+import { tickStepMm } from './axis';
+import { alongLine, placeLabels, widthOf } from './place-labels';
+import { useBox } from './use-box';
+
+const areaFill: Readonly<Record<AreaKind, string>> = {
+  garment: 'fill-[var(--cloth-2)]',
+  hem: 'fill-[var(--cloth-3)]',
+  allowance: 'fill-[var(--cloth-1)]',
+  'cut-off': 'fill-madder-wash',
+};
+const lineLook: Readonly<Record<LineKind, string>> = {
+  landing: 'stroke-madder [stroke-dasharray:7_4] [stroke-width:1.5]',
+  finished: 'stroke-pencil [stroke-width:2.5]',
+  raw: 'stroke-graphite [stroke-dasharray:3_3] [stroke-width:1.5]',
+  crease: 'stroke-graphite [stroke-width:1.2]',
+  seam: 'stroke-seam [stroke-width:1.8]',
+  under: 'stroke-seam [stroke-dasharray:4_4] [stroke-width:1.8]',
+  mitre: 'stroke-madder [stroke-width:1.5]',
+  side: 'stroke-moss [stroke-width:2.2]',
+};
+const noteLook: Partial<Record<Note['kind'], string>> = {
+  snip: 'fill-madder',
+  double: 'fill-soft',
+  out: 'fill-moss',
+  in: 'fill-moss',
+  leg: 'fill-soft',
+  start: 'fill-soft',
+};
+const fontPx = 14;
+const padPx = 34;
+const mostZoom = 16;
+
+interface FromAboveProps {
+  readonly edge: DrawnEdge;
+  readonly depthMm: number;
+  /** Beyond the finished edge; negative where cloth is cut off. */
+  readonly allowanceMm: number;
+}
+
+/** Which part is looked at: how near, and where its middle lies as a share of the whole. */
+interface View {
+  readonly zoom: number;
+  readonly x: number;
+  readonly y: number;
+}
+const whole: View = { zoom: 1, x: 0.5, y: 0.5 };
+
+function moved(view: View, dx: number, dy: number): View {
+  const held = (share: number) => Math.min(1, Math.max(0, share));
+  return { ...view, x: held(view.x + dx / view.zoom), y: held(view.y + dy / view.zoom) };
+}
+
+const nearer = (view: View, times: number): View => {
+  const zoom = Math.min(mostZoom, Math.max(1, view.zoom * times));
+  return zoom === 1 ? whole : { ...view, zoom };
+};
+
+/** The keys that look nearer and move what is seen. */
+const keyMoves: Readonly<Record<string, (view: View) => View>> = {
+  '+': (view) => nearer(view, 1.5),
+  '-': (view) => nearer(view, 1 / 1.5),
+  '0': () => whole,
+  ArrowLeft: (view) => moved(view, -0.15, 0),
+  ArrowRight: (view) => moved(view, 0.15, 0),
+  ArrowUp: (view) => moved(view, 0, -0.15),
+  ArrowDown: (view) => moved(view, 0, 0.15),
+};
+
+/** The edge as it lies on the table, to scale: one looks nearer with the wheel, the buttons or keys. */
+export function FromAbove({ edge, depthMm, allowanceMm }: FromAboveProps) {
+  const lengths = useLengths();
+  const [ref, { width, height }] = useBox<HTMLDivElement>();
+  const [view, setView] = useState(whole);
+  const layout = useMemo(() => {
+    const turned = { depthMm, allowanceMm };
+    return liesAsTube(edge) ? tubeLayout(edge, turned) : courseLayout(edge, turned);
+  }, [edge, depthMm, allowanceMm]);
+  const bounds = useMemo(() => boundsOf(layout), [layout]);
+  const [wideMm, highMm] = [bounds.rightMm - bounds.leftMm, bounds.topMm - bounds.bottomMm];
+  const pxPerMm =
+    view.zoom *
+    Math.min((width - 2 * padPx) / Math.max(wideMm, 1), (height - 3 * padPx) / Math.max(highMm, 1));
+  const place = ({ xMm, yMm }: Point): readonly [number, number] => [
+    width / 2 + (xMm - bounds.leftMm - view.x * wideMm) * pxPerMm,
+    height / 2 - padPx / 2 - (yMm - bounds.bottomMm - (1 - view.y) * highMm) * pxPerMm,
+  ];
+  const path = (points: readonly Point[], closed = false) =>
+    `M${points
+      .map((it) =>
+        place(it)
+          .map((px) => px.toFixed(1))
+          .join(','),
+      )
+      .join('L')}${closed ? 'Z' : ''}`;
+  const bar = tickStepMm(lengths.unit, pxPerMm, 60);
+  const notes = layout.notes.map((note) => ({
+    note,
+    at: place(note.at),
+    text: aboveNote(note, lengths),
+  }));
+  const seen = notes.filter(({ at: [x, y] }) => x > 0 && y > 0 && x < width && y < height);
+  const barBox = { x: width - bar * pxPerMm - 60, y: height - 48, width: 400, height: 48 };
+  const legendBox = { x: 0, y: height - 28, width, height: 28 };
+  const lineBoxes = layout.lines
+    .filter(({ kind }) => kind !== 'seam' && kind !== 'under')
+    .flatMap(({ points, closed }) =>
+      alongLine([...points, ...(closed ? points.slice(0, 1) : [])].map(place)),
+    );
+  const boxes = placeLabels(
+    seen.map(({ at: [x, y], text }) => ({
+      ...{ x, y, width: widthOf(text, fontPx), height: fontPx + 3 },
+    })),
+    { width, height: height - 6 },
+    [barBox, legendBox, ...lineBoxes],
+  );
+  const onKeyDown = (event: KeyboardEvent) => {
+    const move = keyMoves[event.key];
+    if (!move || (event.key.startsWith('Arrow') && view.zoom === 1)) return;
+    event.preventDefault();
+    // The stations of the page listen for arrows too.
+    event.stopPropagation();
+    setView(move);
+  };
+  const onWheel = (event: WheelEvent) => {
+    const box = event.currentTarget.getBoundingClientRect();
+    const [dx, dy] = [
+      (event.clientX - box.left) / box.width - 0.5,
+      (event.clientY - box.top) / box.height - 0.5,
+    ];
+    setView((before) => {
+      const next = nearer(before, event.deltaY < 0 ? 1.2 : 1 / 1.2);
+      // What is under the pointer stays there.
+      const gain = 1 - before.zoom / next.zoom;
+      return next.zoom === 1 ? whole : moved(next, dx * gain, dy * gain);
+    });
+  };
+  const button =
+    'inline-flex size-11 items-center justify-center rounded-[3px] border border-seam bg-slip disabled:opacity-40';
+  return (
+    <div ref={ref} className="relative h-full min-h-52 w-full overflow-hidden">
+      {width > 0 && height > 60 && (
+        <svg
+          width={width}
+          height={height}
+          role="img"
+          tabIndex={0}
+          aria-label="The edge from above, to scale"
+          aria-description="Plus and minus look nearer and further, 0 at the whole; arrows move what is seen."
+          onKeyDown={onKeyDown}
+          onWheel={onWheel}
+          className="touch-pan-y"
+        >
+          {layout.areas.map(({ kind, points }, i) => (
+            <path key={i} d={path(points, true)} className={areaFill[kind]} />
+          ))}
+          <g fill="none">
+            {layout.lines.map(({ kind, points, closed }, i) => (
+              <path key={i} data-part={kind} d={path(points, closed)} className={lineLook[kind]} />
+            ))}
+          </g>
+          {seen.map(({ note, at: [x, y], text }, i) => {
+            const box = boxes[i];
+            if (!box) return null;
+            const [cx, cy] = [box.x + box.width / 2, box.y + box.height / 2];
+            return (
+              <g key={`${note.kind} ${i}`}>
+                <path d={`M${x},${y}L${cx},${cy}`} className="stroke-seam [stroke-width:0.8]" />
+                <circle cx={x} cy={y} r={2.6} className="fill-graphite" />
+                <text
+                  x={cx}
+                  y={box.y + fontPx}
+                  textAnchor="middle"
+                  fontSize={fontPx}
+                  className={`${noteLook[note.kind] ?? 'fill-graphite'} stroke-paper font-bold [paint-order:stroke] [stroke-width:4]`}
+                >
+                  {text}
+                </text>
+              </g>
+            );
+          })}
+          <g transform={`translate(${width - 26 - bar * pxPerMm}, ${height - 34})`}>
+            <path
+              d={`M0,-5V5M0,0H${bar * pxPerMm}M${bar * pxPerMm},-5V5`}
+              className="stroke-graphite [stroke-width:1.5]"
+            />
+            <text
+              x={(bar * pxPerMm) / 2}
+              y={-8}
+              fontSize={13}
+              textAnchor="middle"
+              className="fill-soft"
+            >
+              {lengths.cloth(bar)}
+            </text>
+          </g>
+          <text x={12} y={height - 12} fontSize={13}>
+            {depthMm > 0 && (
+              <tspan className="fill-madder">– – hem lands {lengths.cloth(depthMm)} in </tspan>
+            )}
+            <tspan dx={8} className="fill-pencil" fontWeight={700}>
+              — finished edge
+            </tspan>
+            {allowanceMm !== 0 && (
+              <tspan dx={8} className="fill-graphite">
+                ··· raw edge {lengths.cloth(Math.abs(allowanceMm))}{' '}
+                {allowanceMm < 0 ? 'out, cut off' : 'out'}
+              </tspan>
+            )}
+          </text>
+        </svg>
+      )}
+      <div className="absolute top-2 right-2 flex gap-1" role="group" aria-label="Look nearer">
+        <button
+          type="button"
+          className={button}
+          aria-label="Look nearer"
+          disabled={view.zoom >= mostZoom}
+          onClick={() => setView((before) => nearer(before, 1.5))}
+        >
+          <ZoomIn size={18} aria-hidden />
+        </button>
+        <button
+          type="button"
+          className={button}
+          aria-label="Look from further"
+          disabled={view.zoom === 1}
+          onClick={() => setView((before) => nearer(before, 1 / 1.5))}
+        >
+          <ZoomOut size={18} aria-hidden />
+        </button>
+        <button
+          type="button"
+          className={button}
+          aria-label="See all of it"
+          disabled={view.zoom === 1}
+          onClick={() => setView(whole)}
+        >
+          <Maximize2 size={18} aria-hidden />
+        </button>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,165 @@
+import type { EdgeForm } from '../../../core/edge/form';
+import { mitreOf } from '../../../core/edge/mitre';
+import {
+  longerLeg,
+  pairMarks,
+  slantDegrees,
+  slantTurn,
+  type SlantPlace,
+} from '../../../core/edge/slant';
+import { deepestSharedMm, taperShare } from '../../../core/edge/taper';
+import { useLengths } from '../../app/lengths-context';
+
+interface FactsProps<K extends EdgeForm['kind']> {
+  readonly form: Extract<EdgeForm, { kind: K }>;
+  readonly depthMm: number;
+  /** Cloth beyond the finished edge. */
+  readonly allowanceMm: number;
+}
+
+const placeNames: Readonly<Record<SlantPlace, string>> = {
+  'front-crease': 'front crease',
+  seams: 'seams',
+  'back-crease': 'back crease',
+};
+
+function Big({ number, children }: { number: string; children: React.ReactNode }) {
+  return (
+    <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+      <p className="big-number shrink-0 text-2xl">{number}</p>
+      <p className="min-w-0">{children}</p>
+    </div>
+  );
+}
+
+/** Where the hemline and the cut line are marked on each leg, and what the slant does to the turn. */
+function SlantFacts({ form, depthMm, allowanceMm }: FactsProps<'slant'>) {
+  const { cloth } = useLengths();
+  const { flatWidthMm, left, right } = form;
+  const legs = { left: { ...left, flatWidthMm }, right: { ...(right ?? left), flatWidthMm } };
+  const { snipAt, doubleAt, snipOpensMm } = slantTurn(legs.left, depthMm);
+  const marks = pairMarks(legs, Math.max(0, allowanceMm)).filter(
+    ({ leg, layer }) => layer === 'outer' && (right !== null || leg === 'left'),
+  );
+  const differ = (['frontMm', 'backMm'] as const)
+    .map((end) => ({ end, ...longerLeg(legs, end) }))
+    .filter(({ leg }) => leg !== 'same');
+  return (
+    <div className="grid gap-2">
+      <Big number={`${Math.abs(slantDegrees(legs.left)).toFixed(1)}°`}>
+        {snipAt && doubleAt
+          ? `Turned up ${cloth(depthMm)}, a snip at the ${placeNames[snipAt]} opens ${cloth(snipOpensMm)}; as much lies double at the ${placeNames[doubleAt]}.`
+          : 'Level: nothing to snip.'}
+        {differ.map(({ end, leg, byMm }) => (
+          <span key={end}>
+            {' '}
+            The {leg} leg is {cloth(byMm)} longer {end === 'frontMm' ? 'in front' : 'at the back'}.
+          </span>
+        ))}
+      </Big>
+      <table className="w-full text-left text-sm">
+        <caption className="pb-1 text-left text-soft">
+          Marks from the waist down, the same on both layers of {right ? 'each leg' : 'both legs'}
+        </caption>
+        <thead>
+          <tr className="border-b border-line">
+            {right && <th scope="col">leg</th>}
+            <th scope="col">place</th>
+            <th scope="col">hemline</th>
+            {allowanceMm > 0 && <th scope="col">cut</th>}
+          </tr>
+        </thead>
+        <tbody>
+          {marks.map(({ leg, place, mm, cutMm }) => (
+            <tr key={`${leg} ${place}`} className="border-b border-line">
+              {right && <td>{leg}</td>}
+              <th scope="row" className="font-normal">
+                {placeNames[place]}
+              </th>
+              <td className="font-bold">{cloth(mm)}</td>
+              {allowanceMm > 0 && <td>{cloth(cutMm)}</td>}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+/** What is missing where the raw edge lands, and how the seams give it. */
+function TaperFacts({ form, depthMm }: FactsProps<'taper'>) {
+  const { cloth } = useLengths();
+  const { missingMm, letOutMm, takeInMm, half, mostOutMm } = taperShare(form);
+  if (missingMm <= 0) {
+    return (
+      <Big number={cloth(-missingMm)}>
+        {missingMm === 0
+          ? 'The raw edge is as wide as where it lands: no taper.'
+          : 'The raw edge is wider than where it lands, by that across the flat leg: ease it in.'}
+      </Big>
+    );
+  }
+  return (
+    <Big number={`${cloth(missingMm)} missing`}>
+      Each of {form.seams} {form.seams === 1 ? 'seam' : 'seams'}: let out {cloth(letOutMm)} at the
+      raw edge, take in {cloth(takeInMm)} where it lands, straight between.
+      {!half &&
+        ` The allowance gives ${cloth(mostOutMm)} and no more; half and half it would do to ${cloth(deepestSharedMm(form, Math.max(depthMm, 1)))} deep.`}
+    </Big>
+  );
+}
+
+/** Where each mitre is sewn and trimmed, by the angles there are. */
+function CornerFacts({ form, allowanceMm }: FactsProps<'cornered'>) {
+  const { cloth } = useLengths();
+  const angles = [
+    ...new Set(form.sides.filter(({ mitred }) => mitred).map(({ angleDegrees }) => angleDegrees)),
+  ];
+  if (angles.length === 0 || allowanceMm <= 0) {
+    return (
+      <Big number={`${form.sides.length} corners`}>
+        {angles.length === 0
+          ? 'Stitched off each end, cut, turned and begun anew.'
+          : 'Nothing is turned in here, so there is no mitre to sew.'}
+      </Big>
+    );
+  }
+  return (
+    <div className="grid gap-1">
+      {angles.map((angleDegrees) => {
+        const mitre = mitreOf({ allowanceMm, angleDegrees });
+        return (
+          <Big key={angleDegrees} number={cloth(mitre.sewLineFromCornerMm)}>
+            from the raw corner along each edge{angles.length > 1 && ` (${angleDegrees}°)`}: there
+            the mitre is sewn, {cloth(mitre.seamMm)} long; trim {cloth(mitre.trimFromCornerMm)} from
+            the corner.
+          </Big>
+        );
+      })}
+    </div>
+  );
+}
+
+/** What follows from how an edge was measured, in numbers one works by. */
+export function MeasuredFacts(props: {
+  form: EdgeForm;
+  depthMm: number;
+  allowanceMm: number;
+}): React.ReactNode {
+  const { form, ...rest } = props;
+  const facts =
+    form.kind === 'slant' ? (
+      <SlantFacts form={form} {...rest} />
+    ) : form.kind === 'taper' ? (
+      <TaperFacts form={form} {...rest} />
+    ) : form.kind === 'cornered' ? (
+      <CornerFacts form={form} {...rest} />
+    ) : null;
+  return (
+    facts && (
+      <div className="shrink-0 overflow-auto border-t border-line px-4 py-2 md:w-72 md:border-t-0 md:border-l">
+        {facts}
+      </div>
+    )
+  );
+}
