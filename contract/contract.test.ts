@@ -24,6 +24,7 @@ const edge = {
   minRadiusMm: null,
   turnDegrees: null,
   forChild: false,
+  form: null,
   spareMm: null,
   purpose: 'hem',
   oldHem: { depthMm: 13, sewn: 'chain', keepLook: false },

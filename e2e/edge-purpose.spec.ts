@@ -75,10 +75,11 @@ test('by keyboard: a seam asks for its second edge, and gets a French seam in sh
   await page.goto(`${app.address}/projects/project-lantern-parade`);
   await page.getByRole('button', { name: 'New edge' }).press('Enter');
   const dialog = page.getByRole('dialog', { name: 'New edge' });
-  await dialog.getByRole('radio', { name: 'Hem' }).focus();
+  const purposes = dialog.getByRole('radiogroup', { name: 'What is this edge?' });
+  await purposes.getByRole('radio', { name: 'Hem' }).focus();
   for (const name of ['Opening', 'Allowance', 'Seam']) {
     await press(page, 'ArrowRight', () =>
-      expect(dialog.getByRole('radio', { name })).toBeChecked(),
+      expect(purposes.getByRole('radio', { name })).toBeChecked(),
     );
   }
   await dialog.getByLabel('Name').fill('Blouse, side');

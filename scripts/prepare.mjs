@@ -98,7 +98,9 @@ export function build() {
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === print) return;
   const vite = join(root, 'node_modules', 'vite', 'bin', 'vite.js');
   for (const config of ['vite.config.ts', 'vite.server.config.ts']) {
-    if (run(process.execPath, [vite, 'build', '--logLevel', 'warn', '--config', config]) !== 0) {
+    const args = [vite, 'build', '--logLevel', 'warn', '--config', config];
+    // Whoever builds, tests included: what is built is what people get.
+    if (run(process.execPath, args, { env: { ...process.env, NODE_ENV: 'production' } }) !== 0) {
       throw new Error('The build failed; see above.');
     }
   }

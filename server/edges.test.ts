@@ -41,6 +41,67 @@ describe('edges', () => {
     expect((await get(`plans/${plan.id}`)).finish).toBeNull();
   });
 
+  describe('how an edge was measured', () => {
+    const make = (patch: object) => server.http.post('/api/edges').send({ ...draft, ...patch });
+    const patch = async ({ id, version }: { id: string; version: number }, body: object) =>
+      server.http.patch(`/api/edges/${id}`).send({ version, ...body });
+    const flare = { kind: 'flare', by: 'fraction', fraction: 0.5 };
+
+    test('shape, length, radius and turn follow, and are no one’s to say beside it', async () => {
+      const slant = { kind: 'slant', flatWidthMm: 230, left: { frontMm: 1010, backMm: 1010 } };
+      const { body: leg } = await make({ form: { ...slant, right: null }, lengthMm: 99 }).expect(
+        201,
+      );
+      expect(leg).toMatchObject({ shape: 'tube', lengthMm: 460, minRadiusMm: null });
+      const { body: skirt } = await make({ form: flare, lengthMm: 2600 }).expect(201);
+      expect(skirt).toMatchObject({ shape: 'outside-curve', lengthMm: 2600 });
+      expect(skirt.minRadiusMm).toBeCloseTo(2600 / Math.PI, 9);
+      const longer = await patch(skirt, { lengthMm: 5200 });
+      expect(longer.body.minRadiusMm).toBeCloseTo(5200 / Math.PI, 9);
+      const again = await patch(longer.body, { shape: 'straight', minRadiusMm: null });
+      expect(again.body).toMatchObject({ shape: 'straight', form: null, minRadiusMm: null });
+      await server.http.post('/api/undo').expect(200);
+      expect(await get(`edges/${skirt.id}`)).toMatchObject({ form: flare, shape: 'outside-curve' });
+    });
+
+    test.each([
+      [
+        { kind: 'taper', rawFlatMm: 165, landingFlatMm: 190, seams: 2, insideAllowanceMm: 4 },
+        'form.insideAllowanceMm',
+      ],
+      [{ ...flare, fraction: 9 }, 'form.fraction'],
+      [{ kind: 'flare', by: 'hip', hipMm: 700, heightMm: 300 }, 'form.hipMm'],
+      [{ kind: 'flare', by: 'guess' }, 'form.by'],
+      [{ kind: 'round' }, 'form.kind'],
+      [
+        { kind: 'curved', curves: [{ fromMm: 600, toMm: 700, radiusMm: 90, side: 'outside' }] },
+        'form.curves.0.toMm',
+      ],
+      [
+        {
+          kind: 'cornered',
+          sides: [300, 200, 250, 200].map((lengthMm) => ({
+            ...{ lengthMm, angleDegrees: 90, mitred: true },
+          })),
+        },
+        'form.sides.3.lengthMm',
+      ],
+      [{ kind: 'curved', curves: [] }, 'form.curves'],
+    ])('%j is refused at its field', async (form, path) => {
+      const { body } = await make({ form }).expect(400);
+      expect(body.error.issues[0].path).toBe(path);
+    });
+
+    test('a crossing is judged by the length that follows', async () => {
+      const sides = [100, 100, 100, 100].map((lengthMm) => ({
+        ...{ lengthMm, angleDegrees: 90, mitred: false },
+      }));
+      const crossings = [{ kind: 'open', atMm: 500, widthMm: 12 }];
+      const { body } = await make({ form: { kind: 'cornered', sides }, crossings }).expect(400);
+      expect(body.error.issues[0].path).toBe('crossings.0.atMm');
+    });
+  });
+
   describe('what an edge is for', () => {
     const make = (patch: object) => server.http.post('/api/edges').send({ ...draft, ...patch });
     const oldHem = { depthMm: 13, sewn: 'topstitched', keepLook: true };

@@ -10,7 +10,7 @@ import { mitreOf } from './mitre';
 import { isClosed } from './shape';
 import { edgeThings, usualEdge, usualForms } from './things';
 import { longerLeg, pairMarks, slantDegrees, slantMarks, slantTurn } from './slant';
-import { deepestSharedMm, taperSeam, taperShare } from './taper';
+import { deepestSharedMm, deepestUntaperedMm, taperSeam, taperShare } from './taper';
 
 const mm = (min: number, max: number) =>
   fc.integer({ min: min * 10, max: max * 10 }).map((tenths) => tenths / 10);
@@ -33,6 +33,12 @@ describe('a tapering leg', () => {
     expect(share).toMatchObject({ possible: true, half: false });
     // Half and half it would do until out and in are 4 mm each.
     expect(deepestSharedMm({ ...trousers, insideAllowanceMm: 10 }, 40)).toBeCloseTo(25.197, 3);
+  });
+
+  test('as shallow as that, what is missing presses away', () => {
+    // 25.4 of 190.5 at 40 mm; 2 % of 190.5 is missing at 6 mm.
+    expect(deepestUntaperedMm(trousers, 40, 0.02)).toBeCloseTo(6, 6);
+    expect(deepestUntaperedMm({ ...trousers, rawFlatMm: 190.5 }, 40, 0.02)).toBe(Infinity);
   });
 
   test('whatever is missing is shared whole, and straight through both seams', () => {

@@ -11,17 +11,20 @@ interface PictureChoiceProps<T extends string> {
     /** Said of the one that is chosen. */
     readonly about?: string;
   }[];
+  /** Many of them: they go on in the next row. */
+  readonly wraps?: boolean;
   onChange(value: T): void;
 }
 
 /** One of a few things, each with a small picture; the chosen one says what it is. */
 export function PictureChoice<T extends string>(props: PictureChoiceProps<T>) {
-  const { label, value, options, onChange } = props;
+  const { label, value, options, wraps = false, onChange } = props;
   const about = options.find((option) => option.value === value)?.about;
   return (
     <div>
       <RadioRow
         label={label}
+        wraps={wraps}
         value={value}
         options={options.map((option) => ({
           value: option.value,

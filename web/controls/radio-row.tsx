@@ -7,12 +7,14 @@ interface RadioRowProps<T extends string> {
   readonly options: readonly { readonly value: T; readonly shown: ReactNode }[];
   /** How one of them is laid out; how the chosen one looks is the same everywhere. */
   readonly itemClass: string;
+  /** Many of them: they go on in the next row. */
+  readonly wraps?: boolean;
   onChange(value: T): void;
 }
 
 /** One of a few, side by side and all in sight. */
 export function RadioRow<T extends string>(props: RadioRowProps<T>) {
-  const { label, value, options, itemClass, onChange } = props;
+  const { label, value, options, itemClass, wraps = false, onChange } = props;
   const id = useId();
   return (
     <>
@@ -23,7 +25,7 @@ export function RadioRow<T extends string>(props: RadioRowProps<T>) {
         aria-labelledby={id}
         value={value}
         onValueChange={(next) => onChange(next as T)}
-        className="grid auto-cols-fr grid-flow-col gap-1.5"
+        className={`grid gap-1.5 ${wraps ? 'grid-cols-[repeat(auto-fill,minmax(5.2rem,1fr))]' : 'auto-cols-fr grid-flow-col'}`}
       >
         {options.map((option) => (
           <RadioGroup.Item

@@ -54,14 +54,20 @@ interface View {
 const whole: View = { zoom: 1, x: 0.5, y: 0.5 };
 
 function moved(view: View, dx: number, dy: number): View {
-  const held = (share: number) => Math.min(1, Math.max(0, share));
-  return { ...view, x: held(view.x + dx / view.zoom), y: held(view.y + dy / view.zoom) };
+  return {
+    ...view,
+    x: held(view.x + dx / view.zoom, 0, 1),
+    y: held(view.y + dy / view.zoom, 0, 1),
+  };
 }
 
 const nearer = (view: View, times: number): View => {
   const zoom = Math.min(mostZoom, Math.max(1, view.zoom * times));
   return zoom === 1 ? whole : { ...view, zoom };
 };
+
+/** A coordinate held within a box: where a leader meets the words it leads to. */
+const held = (at: number, from: number, size: number) => Math.min(from + size, Math.max(from, at));
 
 /** The keys that look nearer and move what is seen. */
 const keyMoves: Readonly<Record<string, (view: View) => View>> = {
@@ -169,13 +175,15 @@ export function FromAbove({ edge, depthMm, allowanceMm }: FromAboveProps) {
           {seen.map(({ note, at: [x, y], text }, i) => {
             const box = boxes[i];
             if (!box) return null;
-            const [cx, cy] = [box.x + box.width / 2, box.y + box.height / 2];
             return (
               <g key={`${note.kind} ${i}`}>
-                <path d={`M${x},${y}L${cx},${cy}`} className="stroke-seam [stroke-width:0.8]" />
+                <path
+                  d={`M${x},${y}L${held(x, box.x, box.width)},${held(y, box.y, box.height)}`}
+                  className="stroke-seam [stroke-width:0.8]"
+                />
                 <circle cx={x} cy={y} r={2.6} className="fill-graphite" />
                 <text
-                  x={cx}
+                  x={box.x + box.width / 2}
                   y={box.y + fontPx}
                   textAnchor="middle"
                   fontSize={fontPx}

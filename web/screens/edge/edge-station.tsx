@@ -54,7 +54,13 @@ export function EdgeTable({ bench }: { bench: Bench }) {
               <FromAbove edge={edge} depthMm={depthMm} allowanceMm={allowanceMm} />
             )}
           </div>
-          {edge.form && <MeasuredFacts form={edge.form} {...{ depthMm, allowanceMm }} />}
+          {edge.form && (
+            <MeasuredFacts
+              form={edge.form}
+              {...{ depthMm, allowanceMm }}
+              pressedShare={pressedAwayShare[plan.cloth.construction]}
+            />
+          )}
         </div>
         <CurveFit bench={bench} />
       </Tabs.Content>

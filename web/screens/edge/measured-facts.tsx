@@ -7,7 +7,7 @@ import {
   slantTurn,
   type SlantPlace,
 } from '../../../core/edge/slant';
-import { deepestSharedMm, taperShare } from '../../../core/edge/taper';
+import { deepestSharedMm, deepestUntaperedMm, taperShare } from '../../../core/edge/taper';
 import { useLengths } from '../../app/lengths-context';
 
 interface FactsProps<K extends EdgeForm['kind']> {
@@ -15,6 +15,8 @@ interface FactsProps<K extends EdgeForm['kind']> {
   readonly depthMm: number;
   /** Cloth beyond the finished edge. */
   readonly allowanceMm: number;
+  /** How much too long or too short a raw edge may be and still press flat, a share. */
+  readonly pressedShare: number;
 }
 
 const placeNames: Readonly<Record<SlantPlace, string>> = {
@@ -87,9 +89,10 @@ function SlantFacts({ form, depthMm, allowanceMm }: FactsProps<'slant'>) {
 }
 
 /** What is missing where the raw edge lands, and how the seams give it. */
-function TaperFacts({ form, depthMm }: FactsProps<'taper'>) {
+function TaperFacts({ form, depthMm, pressedShare }: FactsProps<'taper'>) {
   const { cloth } = useLengths();
   const { missingMm, letOutMm, takeInMm, half, mostOutMm } = taperShare(form);
+  const turnedMm = Math.max(depthMm, 1);
   if (missingMm <= 0) {
     return (
       <Big number={cloth(-missingMm)}>
@@ -104,7 +107,11 @@ function TaperFacts({ form, depthMm }: FactsProps<'taper'>) {
       Each of {form.seams} {form.seams === 1 ? 'seam' : 'seams'}: let out {cloth(letOutMm)} at the
       raw edge, take in {cloth(takeInMm)} where it lands, straight between.
       {!half &&
-        ` The allowance gives ${cloth(mostOutMm)} and no more; half and half it would do to ${cloth(deepestSharedMm(form, Math.max(depthMm, 1)))} deep.`}
+        ` The allowance gives ${cloth(mostOutMm)} and no more; half and half it would do to ${cloth(deepestSharedMm(form, turnedMm))} deep.`}{' '}
+      <span className="text-sm text-soft">
+        Up to {cloth(deepestUntaperedMm(form, turnedMm, pressedShare))} deep it needs no taper: that
+        presses away.
+      </span>
     </Big>
   );
 }
@@ -145,6 +152,7 @@ export function MeasuredFacts(props: {
   form: EdgeForm;
   depthMm: number;
   allowanceMm: number;
+  pressedShare: number;
 }): React.ReactNode {
   const { form, ...rest } = props;
   const facts =

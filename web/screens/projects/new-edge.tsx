@@ -5,34 +5,44 @@ import { Suspense, useState } from 'react';
 import { later } from '../../app/later';
 import { useNavigate } from 'react-router';
 import { joinIssues } from '../../../core/edge/edge-issues';
-import { uncut } from '../../../core/edge/state';
+import { derivedOf } from '../../../core/edge/derived';
+import { asksLength } from '../../../core/edge/form';
+import { edgeThings, usualEdge, type EdgeThing, type UsualEdge } from '../../../core/edge/things';
 import { ApiError } from '../../app/api';
 import { useCreate, useList } from '../../app/records';
 import { Button } from '../../controls/button';
 import { FormDialog } from '../../controls/form-dialog';
 import { SelectField } from '../../controls/select-field';
 import { FormField } from '../../controls/text-field';
-import { PurposeQuestion, StateQuestions, type AskedEdge } from '../edge-asked/edge-questions';
+import { PictureChoice } from '../../controls/picture-choice';
+import { SmallAbove } from '../../pictures/above/small-above';
+import { FromAbove } from '../../pictures/from-above';
+import { thingNames } from '../../words/forms';
+import { PurposeQuestion, StateQuestions } from '../edge-asked/edge-questions';
+import { FormFields } from '../edge-asked/form-fields';
 import { ShapeAndLength } from '../edge-asked/shape-and-length';
 
 // The forms' package is loaded when a cloth is to be put on the shelf from here.
 const NewCloth = later(async () => (await import('../cloths/new-cloth')).NewCloth);
 
-type Draft = Omit<AskedEdge, 'lengthMm'> & {
+type Draft = Omit<UsualEdge, 'lengthMm'> & {
+  readonly thing: EdgeThing;
   readonly name: string;
   readonly on: string;
   readonly clothId: string;
   readonly lengthMm: number | null;
 };
 
+/** Nothing is known of what nobody named yet, least of all its length. */
 const blank: Draft = {
-  name: '',
-  on: '',
-  clothId: '',
-  ...uncut,
-  shape: 'straight',
-  turnDegrees: null,
-  lengthMm: null,
+  ...usualEdge('other'),
+  ...{ thing: 'other', name: '', on: '', clothId: '', lengthMm: null },
+};
+
+/** What an edge is called until somebody calls it something else. */
+const usualName = (thing: EdgeThing): string => {
+  const name = thingNames[thing];
+  return thing === 'other' ? '' : name.charAt(0).toUpperCase() + name.slice(1);
 };
 
 function Trouble({ text }: { text: string | undefined }) {
@@ -59,7 +69,17 @@ export function NewEdge(props: {
   const [tried, setTried] = useState(false);
   const [asksCloth, setAsksCloth] = useState(false);
   const set = (patch: Partial<Draft>) => setDraft((before) => ({ ...before, ...patch }));
+  /** Usual values of a thing in every field; what was typed by hand stays. */
+  const pick = (thing: EdgeThing) =>
+    setDraft((before) => ({
+      ...before,
+      ...usualEdge(thing),
+      thing,
+      name: before.name === usualName(before.thing) ? usualName(thing) : before.name,
+      ...(thing === 'other' ? { lengthMm: null } : {}),
+    }));
   const clothId = draft.clothId || (cloths.data?.[0]?.id ?? '');
+  const { lengthMm } = draft;
   const noCloth = cloths.data?.length === 0;
   const [unjoined] = draft.purpose === 'seam' ? joinIssues(draft, draft) : [];
   const missing = {
@@ -71,83 +91,126 @@ export function NewEdge(props: {
   const submit = async () => {
     setTried(true);
     if (Object.values(missing).some(Boolean)) return;
+    const { thing: _thing, ...asked } = draft;
     const edge = await create.mutateAsync({
-      ...draft,
+      ...asked,
       secondEdge: draft.purpose === 'seam' ? draft.secondEdge : null,
-      clothId,
-      projectId,
-      minRadiusMm: null,
-      passesOverMm: null,
-      crossings: [],
+      ...{ clothId, projectId, crossings: [] },
     });
     // What finishes it is the next question.
     await navigate(`/edges/${edge.id}/finish`);
   };
   const refused = create.error instanceof ApiError ? create.error : null;
   return (
-    <FormDialog title="New edge" open={open} onOpenChange={onOpenChange} wide>
+    <FormDialog title="New edge" open={open} onOpenChange={onOpenChange} wide="picture">
       <form
-        className="grid gap-3"
+        className="grid items-start gap-x-6 gap-y-3 md:grid-cols-2"
         onSubmit={(event) => {
           event.preventDefault();
           submit().catch(() => undefined);
         }}
       >
-        <PurposeQuestion
-          edge={draft}
-          // Its second edge has a name of its own, and is asked for it.
-          onChange={(patch) => set({ ...patch, secondEdge: draft.secondEdge })}
-        />
-        <div className="grid gap-3 sm:grid-cols-2">
-          <FormField
-            label="Name"
-            placeholder="Sleeve, left"
-            value={draft.name}
-            maxLength={120}
-            trouble={tried ? missing.name : undefined}
-            onChange={(event) => set({ name: event.target.value })}
+        <div className="grid gap-3 md:sticky md:top-0">
+          <PictureChoice
+            wraps
+            label="What is it?"
+            value={draft.thing}
+            options={edgeThings.map((thing) => ({
+              value: thing,
+              label: thingNames[thing],
+              picture: <SmallAbove edge={{ ...usualEdge(thing), crossings: [] }} />,
+            }))}
+            onChange={pick}
           />
-          <FormField
-            label="What it is on"
-            placeholder="drummer’s tunic"
-            value={draft.on}
-            maxLength={120}
-            onChange={(event) => set({ on: event.target.value })}
-          />
-        </div>
-        <div className="flex items-end gap-2">
-          <div className="min-w-0 grow">
-            {noCloth ? (
-              <p className="text-soft">The cloth shelf is empty.</p>
-            ) : (
-              <SelectField
-                label="Cloth"
-                value={clothId}
-                options={(cloths.data ?? []).map(({ id, name }) => ({ value: id, label: name }))}
-                onChange={(id) => set({ clothId: id })}
+          {lengthMm !== null && (
+            <div className="sheet h-64 overflow-hidden">
+              <FromAbove
+                edge={{ ...draft, lengthMm, crossings: [] }}
+                depthMm={draft.depthMm ?? 0}
+                allowanceMm={draft.depthMm ?? 0}
               />
-            )}
+            </div>
+          )}
+        </div>
+        <div className="grid gap-3">
+          <PurposeQuestion
+            edge={draft}
+            // Its second edge has a name of its own, and is asked for it.
+            onChange={(patch) => set({ ...patch, secondEdge: draft.secondEdge })}
+          />
+          <div className="grid gap-3 sm:grid-cols-2">
+            <FormField
+              label="Name"
+              placeholder="Sleeve, left"
+              value={draft.name}
+              maxLength={120}
+              trouble={tried ? missing.name : undefined}
+              onChange={(event) => set({ name: event.target.value })}
+            />
+            <FormField
+              label="What it is on"
+              placeholder="drummer’s tunic"
+              value={draft.on}
+              maxLength={120}
+              onChange={(event) => set({ on: event.target.value })}
+            />
           </div>
-          <Button className="min-h-11! px-3!" onClick={() => setAsksCloth(true)}>
-            <Plus size={18} aria-hidden /> Another cloth
+          <div className="flex items-end gap-2">
+            <div className="min-w-0 grow">
+              {noCloth ? (
+                <p className="text-soft">The cloth shelf is empty.</p>
+              ) : (
+                <SelectField
+                  label="Cloth"
+                  value={clothId}
+                  options={(cloths.data ?? []).map(({ id, name }) => ({ value: id, label: name }))}
+                  onChange={(id) => set({ clothId: id })}
+                />
+              )}
+            </div>
+            <Button className="min-h-11! px-3!" onClick={() => setAsksCloth(true)}>
+              <Plus size={18} aria-hidden /> Another cloth
+            </Button>
+          </div>
+          <Trouble text={tried ? missing.cloth : undefined} />
+          {draft.form && lengthMm !== null && (
+            <FormFields edge={{ ...draft, lengthMm }} allowanceMm={draft.depthMm} onChange={set} />
+          )}
+          {(draft.form === null || asksLength(draft.form)) && (
+            <div className="grid gap-3 sm:grid-cols-2">
+              <ShapeAndLength
+                shape={draft.form ? null : draft.shape}
+                lengthMm={lengthMm}
+                onChange={({ lengthMm: mm, ...patch }) =>
+                  set({
+                    ...patch,
+                    // A radius that belonged to another shape says nothing of this one.
+                    ...(patch.shape ? { minRadiusMm: null, turnDegrees: null } : {}),
+                    ...(mm === undefined ? {} : { lengthMm: mm }),
+                    ...(draft.form && mm !== undefined ? derivedOf(draft.form, mm) : {}),
+                  })
+                }
+              />
+            </div>
+          )}
+          <Trouble text={tried ? missing.length : undefined} />
+          <StateQuestions edge={draft} onChange={set} />
+          <Trouble text={tried ? missing.seam : undefined} />
+          {refused && (
+            <p role="alert" className="font-bold text-madder">
+              {refused.issues.map((issue) => issueInWords(issue, lengths)).join(' ') ||
+                refused.message}
+            </p>
+          )}
+          <Button
+            type="submit"
+            look="solid"
+            className="sticky bottom-0"
+            disabled={create.isPending}
+          >
+            Make the edge
           </Button>
         </div>
-        <Trouble text={tried ? missing.cloth : undefined} />
-        <div className="grid gap-3 sm:grid-cols-2">
-          <ShapeAndLength shape={draft.shape} lengthMm={draft.lengthMm} onChange={set} />
-        </div>
-        <Trouble text={tried ? missing.length : undefined} />
-        <StateQuestions edge={draft} onChange={set} />
-        <Trouble text={tried ? missing.seam : undefined} />
-        {refused && (
-          <p role="alert" className="font-bold text-madder">
-            {refused.issues.map((issue) => issueInWords(issue, lengths)).join(' ') ||
-              refused.message}
-          </p>
-        )}
-        <Button type="submit" look="solid" className="sticky bottom-0" disabled={create.isPending}>
-          Make the edge
-        </Button>
       </form>
       {asksCloth && (
         <Suspense>

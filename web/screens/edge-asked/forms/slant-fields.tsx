@@ -9,7 +9,7 @@ export function SlantFields({ form, set, refuse }: FieldsOf<Slant>) {
     (['frontMm', 'backMm'] as const).map((end) => (
       <FormLength
         key={`${leg} ${end}`}
-        label={`${name}${end === 'frontMm' ? 'front' : 'back'} mark, from the waist`}
+        label={`${end === 'frontMm' ? 'Front' : 'Back'} mark${name}`}
         value={of[end]}
         leastMm={10}
         mostMm={3000}
@@ -36,8 +36,8 @@ export function SlantFields({ form, set, refuse }: FieldsOf<Slant>) {
         />
         The right leg differs
       </label>
-      {marks('left', form.left, form.right ? 'Left leg, ' : '')}
-      {form.right && marks('right', form.right, 'Right leg, ')}
+      {marks('left', form.left, form.right ? ', left leg' : ', from the waist')}
+      {form.right && marks('right', form.right, ', right leg')}
     </>
   );
 }

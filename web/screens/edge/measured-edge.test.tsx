@@ -1,0 +1,171 @@
+import { fireEvent, within } from '@testing-library/react';
+import type { EdgeRecord } from '../../../contract/records';
+import {
+  TestApp,
+  button,
+  choose,
+  click,
+  enter,
+  mainText,
+  screen,
+  undo,
+  waitFor,
+} from '../../testing/test-app';
+
+jest.setTimeout(30_000);
+const app = new TestApp();
+beforeAll(() => app.start());
+afterAll(() => app.stop());
+afterEach(() => app.reset());
+
+const field = (name: string | RegExp) => screen.findByLabelText<HTMLInputElement>(name);
+const stored = (id: string) => app.read<EdgeRecord>(`edges/${id}`);
+const make = (more: object) =>
+  app.send<EdgeRecord>('POST', 'edges', {
+    ...{ projectId: 'project-lantern-parade', name: 'Measured', on: 'it', clothId: 'cloth-linen' },
+    ...{ shape: 'straight', lengthMm: 1000, minRadiusMm: null, turnDegrees: null },
+    ...{ passesOverMm: null, crossings: [] },
+    ...more,
+  });
+const lines = (kind: string) => document.querySelectorAll(`[data-part="${kind}"]`).length;
+
+test('a trouser leg by its picture: usual values, a drawing, its purpose and its pair', async () => {
+  await app.open('/projects/project-lantern-parade');
+  await click(button('New edge'));
+  const dialog = await screen.findByRole('dialog', { name: 'New edge' });
+  const things = within(dialog).getByRole('radiogroup', { name: 'What is it?' });
+  await click(within(things).getByRole('radio', { name: 'trouser leg' }));
+  expect((await field('Leg, flat across')).value).toBe('220');
+  expect(within(dialog).getByRole('img', { name: /from above, to scale/ })).not.toBeNull();
+  await enter(await field('Back mark, from the waist'), '1022');
+  await click(button('Make the edge'));
+  await screen.findByRole('list', { name: /best first/ });
+  const edges = await app.read<EdgeRecord[]>('edges?projectId=project-lantern-parade');
+  expect(edges.find(({ name }) => name === 'Trouser leg')).toMatchObject({
+    ...{ purpose: 'hem', pair: 'pair', shape: 'tube', depthMm: 40 },
+    form: { kind: 'slant', flatWidthMm: 220, left: { frontMm: 1010, backMm: 1022 } },
+  });
+});
+
+test('a name that was typed stays when another thing is picked; a usual one follows', async () => {
+  await app.open('/projects/project-lantern-parade');
+  await click(button('New edge'));
+  const pick = async (name: string) => click(screen.findByRole('radio', { name }));
+  await pick('napkin');
+  expect((await field('Name')).value).toBe('Napkin');
+  await pick('blanket');
+  expect((await field('Name')).value).toBe('Blanket');
+  fireEvent.change(await field('Name'), { target: { value: 'Picnic rug' } });
+  await pick('napkin');
+  expect((await field('Name')).value).toBe('Picnic rug');
+});
+
+describe('at the edge station', () => {
+  test('legs that differ are drawn beside each other, and told in the table of marks', async () => {
+    const form = { kind: 'slant', flatWidthMm: 230, right: null };
+    const edge = await make({ form: { ...form, left: { frontMm: 1010, backMm: 1022 } } });
+    await app.open(`/edges/${edge.id}/edge`);
+    await screen.findByText('3.0°');
+    expect(mainText()).toMatch(/a snip at the front crease opens/);
+    expect(lines('finished')).toBe(1);
+    await click(screen.findByLabelText('The right leg differs'));
+    await enter(await field('Front mark, right leg'), '1004');
+    await screen.findByText(/The left leg is 6 mm longer in front/);
+    expect(lines('finished')).toBe(2);
+    const rows = within(screen.getByRole('table', { name: /^Marks from the waist/ })).getAllByRole(
+      'row',
+    );
+    expect(rows).toHaveLength(7);
+    await undo();
+    await waitFor(() => expect(mainText()).not.toContain('longer in front'));
+  });
+
+  test('a slant too steep is refused at its field, and the drawing stays', async () => {
+    const form = { kind: 'slant', flatWidthMm: 230, right: null };
+    const edge = await make({ form: { ...form, left: { frontMm: 1010, backMm: 1022 } } });
+    await app.open(`/edges/${edge.id}/edge`);
+    await screen.findByText('3.0°');
+    await enter(await field('Back mark, from the waist'), '1200');
+    expect((await screen.findByText(/up to 20° are cut, which is 83\.7 mm/)).role).toBe('alert');
+    expect(mainText()).toContain('3.0°');
+    expect((await stored(edge.id)).form).toMatchObject({ left: { backMm: 1022 } });
+  });
+
+  test('a taper is shared by its seams, as far as the allowance gives', async () => {
+    const edge = await make({});
+    await app.open(`/edges/${edge.id}/edge`);
+    choose(await field('What is measured'), 'taper');
+    await enter(await field('Flat across the raw edge'), '6 1/2 in');
+    await enter(await field('Flat across where it lands'), '7 1/2 in');
+    await screen.findByText('25.4 mm missing');
+    expect(mainText()).toMatch(/let out 6\.4 mm at the raw edge, take in 6\.4 mm/);
+    await enter(await field('Allowance inside each seam'), '10');
+    await screen.findByText(/The allowance gives 4 mm and no more/);
+    await enter(await field('Allowance inside each seam'), '5');
+    await screen.findByText(/gives 0 mm, since 6 mm stay in a seam/);
+    await waitFor(async () =>
+      expect(await stored(edge.id)).toMatchObject({
+        shape: 'tube',
+        form: { insideAllowanceMm: 10 },
+      }),
+    );
+    expect((await stored(edge.id)).lengthMm).toBeCloseTo(355.6, 6);
+  });
+
+  test('a blanket is as long as its sides, and its mitres are drawn and told', async () => {
+    const edge = await make({});
+    await app.open(`/edges/${edge.id}/edge`);
+    choose(await field('What is measured'), 'cornered');
+    await enter(await field('Width'), '762');
+    await enter(await field('Height'), '1016');
+    await waitFor(async () => expect((await stored(edge.id)).lengthMm).toBe(3556));
+    expect(mainText()).toMatch(/from the raw corner along each edge/);
+    expect(lines('mitre')).toBe(8);
+    await click(screen.findByLabelText('Corners are mitred'));
+    await screen.findByText('4 corners');
+    expect(lines('mitre')).toBe(0);
+  });
+
+  test('curves are told apart along the edge, and none begins inside another', async () => {
+    const edge = await make({ lengthMm: 1200 });
+    await app.open(`/edges/${edge.id}/edge`);
+    choose(await field('What is measured'), 'curved');
+    await click(button('Add a curve'));
+    await waitFor(() => expect(screen.getAllByLabelText('Begins at')).toHaveLength(2));
+    const [, second] = screen.getAllByLabelText('Begins at');
+    await enter(second!, '700');
+    await screen.findByText(/inside the one that ends at 840 mm/);
+    const radii = screen.getAllByLabelText('Radius');
+    await enter(radii[0]!, '200');
+    await waitFor(async () =>
+      expect(await stored(edge.id)).toMatchObject({ shape: 'outside-curve', minRadiusMm: 200 }),
+    );
+  });
+
+  test('a half circle by its hips: the radius follows, and so does the fullness', async () => {
+    const edge = await make({ lengthMm: 2600 });
+    await app.open(`/edges/${edge.id}/edge`);
+    choose(await field('What is measured'), 'flare');
+    await waitFor(async () => expect((await stored(edge.id)).turnDegrees).toBeCloseTo(180, 6));
+    choose(await field('Measured by'), 'hip');
+    await enter(await field('Round the hips'), '1000');
+    await enter(await field('From hips to hem'), '500');
+    await waitFor(async () => expect((await stored(edge.id)).minRadiusMm).toBeCloseTo(812.5, 6));
+    await enter(await field('Round the hips'), '2600');
+    await screen.findByText(/does not flare/);
+    await enter(await field('Length along the edge'), '3000');
+    await waitFor(async () => expect((await stored(edge.id)).minRadiusMm).toBeCloseTo(750, 6));
+  });
+
+  test('one looks nearer by the keys and sees all of it again', async () => {
+    await app.open('/edges/edge-collar/edge');
+    const picture = await screen.findByRole('img', { name: /from above, to scale/ });
+    const shape = () => picture.querySelector('[data-part="finished"]')?.getAttribute('d');
+    const before = shape();
+    fireEvent.keyDown(picture, { key: '+' });
+    await waitFor(() => expect(shape()).not.toBe(before));
+    fireEvent.keyDown(picture, { key: '0' });
+    await waitFor(() => expect(shape()).toBe(before));
+    expect((await button('Look from further')).disabled).toBe(true);
+  });
+});
