@@ -127,3 +127,88 @@ test('a finish without marks has no gauge, and says so', async () => {
   expect(answer.status).toBe(409);
   expect(answer.body.error.message).toContain('nothing to press or measure');
 });
+
+describe('a sheet of marks', () => {
+  const edge = async (form: object, more: object = {}) => {
+    const { body } = await server.http.post('/api/edges').send({
+      ...{
+        projectId: 'project-lantern-parade',
+        name: 'Legs',
+        on: 'trousers',
+        clothId: 'cloth-linen',
+      },
+      ...{ shape: 'straight', lengthMm: 1000, minRadiusMm: null, turnDegrees: null },
+      ...{ passesOverMm: null, crossings: [], depthMm: 28, form, ...more },
+    });
+    return String(body.id);
+  };
+  const sheet = async (id: string, page = 'a4') => {
+    const { body, status } = await server.http
+      .get(`/api/edges/${id}/marks.pdf?page=${page}`)
+      .buffer(true)
+      .parse(binary as never);
+    expect(status).toBe(200);
+    return linesOf((body as Buffer).toString('latin1'));
+  };
+  const lengthOf = ({ x1, y1, x2, y2 }: Line) => Math.hypot(x2 - x1, y2 - y1);
+
+  test.each(['a4', 'letter'])('the slant is a card at its angle, on %s', async (page) => {
+    const id = await edge({
+      ...{ kind: 'slant', flatWidthMm: 230, right: null },
+      left: { frontMm: 1010, backMm: 1022 },
+    });
+    const lines = await sheet(id, page);
+    const slanted = lines.filter((it) => !horizontal(it) && Math.abs(it.x1 - it.x2) > 0.01);
+    expect(slanted).toHaveLength(1);
+    const [{ x1, y1, x2, y2 }] = slanted as [Line];
+    expect((Math.atan2(y2 - y1, x2 - x1) * 180) / Math.PI).toBeCloseTo(2.9866, 2);
+    expect(lines.some((it) => horizontal(it) && Math.abs(lengthOf(it) - 50) < 0.01)).toBe(true);
+  });
+
+  test.each([90, 60, 120])('a mitre of %i° meets the raw edges where it is sewn', async (angle) => {
+    const rest = angle === 90 ? [90, 90, 90] : angle === 60 ? [60, 60] : [60, 120, 60];
+    const sides = [angle, ...rest].map((angleDegrees) => ({
+      ...{ lengthMm: 400, angleDegrees, mitred: true },
+    }));
+    const id = await edge({ kind: 'cornered', sides });
+    const lines = await sheet(id);
+    // The raw edges are the two that begin in the corner; the sewing line the two from the fold.
+    const half = (angle * Math.PI) / 360;
+    const seamMm = 28 / Math.sin(half);
+    const seams = lines.filter((it) => Math.abs(lengthOf(it) - seamMm) < 0.02);
+    expect(seams).toHaveLength(2);
+    const ends = seams.map(({ x2, y2 }) => [x2, y2] as const);
+    const apart = Math.hypot(ends[0]![0] - ends[1]![0], ends[0]![1] - ends[1]![1]);
+    // Both ends lie 2A·cot(α/2) from the corner, the angle apart.
+    expect(apart).toBeCloseTo(2 * (56 / Math.tan(half)) * Math.sin(half), 1);
+  });
+
+  test('a curve has its radius', async () => {
+    const curves = [{ fromMm: 0, toMm: 300, radiusMm: 120, side: 'outside' }];
+    const lines = await sheet(await edge({ kind: 'curved', curves }));
+    const arc = lines.slice(0, 48);
+    // Through three of its points goes one circle.
+    const [a, b, c] = [arc[0]!, arc[20]!, arc[40]!].map(({ x1, y1 }) => [x1, y1] as const);
+    const side = (p: readonly [number, number], q: readonly [number, number]) =>
+      Math.hypot(p[0] - q[0], p[1] - q[1]);
+    const [ab, bc, ca] = [side(a!, b!), side(b!, c!), side(c!, a!)];
+    const twice = Math.abs((b![0] - a![0]) * (c![1] - a![1]) - (c![0] - a![0]) * (b![1] - a![1]));
+    expect((ab * bc * ca) / (2 * twice)).toBeCloseTo(120, 0);
+  });
+
+  test('a mitre larger than the page is said to be, and every other edge has a sheet too', async () => {
+    const sides = [900, 900, 900, 900].map((lengthMm) => ({
+      ...{ lengthMm, angleDegrees: 90, mitred: true },
+    }));
+    const id = await edge({ kind: 'cornered', sides }, { depthMm: 120 });
+    const { body } = await server.http
+      .get(`/api/edges/${id}/marks.svg`)
+      .buffer(true)
+      .parse(binary as never);
+    expect((body as Buffer).toString()).toContain('larger than this page');
+    for (const plain of ['edge-cape', 'edge-collar', 'edge-lining']) await sheet(plain);
+    await server.http.get('/api/edges/edge-cape/marks.png').expect(404);
+    await server.http.get('/api/edges/none/marks.pdf').expect(404);
+    await server.http.get('/api/edges/edge-cape/marks.pdf?page=a9').expect(400);
+  });
+});

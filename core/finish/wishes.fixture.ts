@@ -53,6 +53,7 @@ export function workOn(
     cloth?: Cloth;
     way?: number;
     radiusMm?: number;
+    form?: WorkRequest['edge']['form'];
   } = {},
 ): WorkRequest {
   const way = more.way ?? 0;
@@ -66,6 +67,7 @@ export function workOn(
       cornered: more.cornered ?? false,
       thickestTimes: more.thickestTimes ?? thickestTimes(more.crossings ?? []),
       crossings: more.crossings ?? [],
+      form: more.form,
     },
     schools: Object.fromEntries(
       finish.schools.map(({ id, ways }) => [id, ways[way % ways.length]?.id ?? '']),

@@ -1,4 +1,5 @@
 import type { Cloth } from '../cloth/cloth';
+import type { EdgeForm } from '../edge/form';
 import type { EdgeShape } from '../edge/shape';
 import type { Joining, OldHem } from '../edge/state';
 import type { Purpose } from '../edge/purpose';
@@ -28,6 +29,8 @@ export interface WorkEdge extends Edge {
   /** How far a curved edge turns; null for all the way round. */
   readonly turnDegrees?: number | null | undefined;
   readonly joined?: Joining | null | undefined;
+  /** How it was measured; null or left out for its length alone. */
+  readonly form?: EdgeForm | null | undefined;
   /** The seams it meets; none when left out. */
   readonly crossings?: readonly Crossing[] | undefined;
 }

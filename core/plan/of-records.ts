@@ -3,6 +3,7 @@ import type { Cloth } from '../cloth/cloth';
 import type { Situation } from '../diagnose/situation';
 import type { Purpose } from '../edge/purpose';
 import { ridingRadiusMm } from '../edge/curve';
+import type { EdgeForm } from '../edge/form';
 import { isClosed, type ShapedEdge } from '../edge/shape';
 import type { OldHem } from '../edge/state';
 import type { Finish } from '../finish/finish';
@@ -30,6 +31,7 @@ export interface EdgeFacts extends ShapedEdge {
   readonly purpose: Purpose;
   readonly oldHem: OldHem | null;
   readonly crossings: readonly Crossing[];
+  readonly form?: EdgeForm | null;
 }
 
 /** A plan as it is kept. */
@@ -127,7 +129,7 @@ export function workRequestOf(
   finish: Finish,
   defaults: Readonly<Record<string, string>> = {},
 ): WorkRequest {
-  const { shape, turnDegrees, joined, crossings, oldHem } = edge;
+  const { shape, turnDegrees, joined, crossings, oldHem, form } = edge;
   return {
     wish: wholePlan(finish, sewing).fold,
     cloth: sewing.cloth,
@@ -136,7 +138,7 @@ export function workRequestOf(
       closed: isClosed(edge),
       cornered: shape === 'cornered',
       thickestTimes: thickestTimes(crossings),
-      ...{ oldHem, shape, turnDegrees, joined, crossings },
+      ...{ oldHem, shape, turnDegrees, joined, crossings, form },
     },
     strip: sewing.strip,
     threading: { clothFibre: cloth.fibre, threadFibre },

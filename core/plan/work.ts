@@ -3,6 +3,7 @@ import type { Finish } from '../finish/finish';
 import type { School } from '../finish/school';
 import type { StartingValue, WorkRequest, WorkStep } from '../finish/work';
 import { foldsAsSewn } from '../finish/as-sewn';
+import { withMeasuredSteps } from '../finish/parts/measured-steps';
 import { machineValues } from '../finish/threading';
 import { foldPlanOf, refuseFold } from './fold-plan';
 
@@ -33,7 +34,14 @@ function ready(finish: Finish, request: WorkRequest): WorkRequest {
 
 /** The work from cutting to the last pressing. @throws Impossible when it can't be folded so */
 export function stepsOf(finish: Finish, request: WorkRequest): WorkStep[] {
-  return finish.steps(ready(finish, request));
+  const whole = ready(finish, request);
+  const steps = finish.steps(whole);
+  if (!request.edge.form) return steps;
+  const { allowanceMm, finishedDepthMm } = foldPlanOf(finish, foldsAsSewn(request));
+  return withMeasuredSteps(steps, whole, {
+    ...{ allowanceMm, depthMm: finishedDepthMm },
+    turned: finish.nature(whole.wish.variant).worked.includes('turned'),
+  });
 }
 
 /**

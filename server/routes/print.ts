@@ -4,9 +4,10 @@ import { pageSizesMm, type PageSize } from '../../core/fold/gauge';
 import { foldPlanOf } from '../../core/plan/fold-plan';
 import { gaugeMarks } from '../../core/plan/gauge-marks';
 import { Refusal, parseBody } from '../http/refusal';
-import { gaugePdf } from '../print/gauge-pdf';
+import { marksSheet } from '../print/marks-sheet';
+import { sheetPdf } from '../print/sheet-pdf';
 import { gaugeSheet } from '../print/gauge-sheet';
-import { gaugeSvg } from '../print/gauge-svg';
+import { sheetSvg } from '../print/sheet-svg';
 import { planDraftOf, propertiesOf, takenFinish } from '../store/sewing-plan';
 import type { Store } from '../store/store';
 
@@ -34,8 +35,35 @@ export function printRoutes(store: Store, fontFile: string): Router {
     }
     const sheet = gaugeSheet(`${finish.name}, ${String(edge['name'])}`, marks, page);
     response.set('Content-Disposition', `inline; filename="fold-gauge-${page}.${format}"`);
-    if (format === 'svg') response.type('image/svg+xml').send(gaugeSvg(sheet));
-    else response.type('application/pdf').send(await gaugePdf(sheet, fontFile));
+    if (format === 'svg') response.type('image/svg+xml').send(sheetSvg(sheet));
+    else response.type('application/pdf').send(await sheetPdf(sheet, fontFile));
+  });
+
+  router.get('/edges/:id/marks.:format', async (request, response) => {
+    const { format, id } = request.params;
+    if (format !== 'pdf' && format !== 'svg') {
+      throw new Refusal(404, 'not-found', 'A sheet of marks comes as marks.pdf or marks.svg.');
+    }
+    const { page } = parseBody(query, { ...request.query });
+    const edge = await store.find('edges', id);
+    const [plan] = await store.list('plans', { edgeId: id });
+    const cloth = propertiesOf(await store.find('cloths', edge.clothId));
+    // Before a finish is taken the wished depth is all there is.
+    const wished = edge.depthMm ?? 0;
+    const folds = plan?.finish
+      ? foldPlanOf(takenFinish(plan), { wish: plan.fold, cloth })
+      : { allowanceMm: wished, finishedDepthMm: wished };
+    const { name, form, lengthMm, minRadiusMm } = edge;
+    const sheet = marksSheet(
+      {
+        ...{ name, form, lengthMm, minRadiusMm },
+        ...{ allowanceMm: folds.allowanceMm, depthMm: folds.finishedDepthMm },
+      },
+      page,
+    );
+    response.set('Content-Disposition', `inline; filename="marks-${page}.${format}"`);
+    if (format === 'svg') response.type('image/svg+xml').send(sheetSvg(sheet));
+    else response.type('application/pdf').send(await sheetPdf(sheet, fontFile));
   });
   return router;
 }

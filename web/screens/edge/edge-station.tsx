@@ -56,6 +56,7 @@ export function EdgeTable({ bench }: { bench: Bench }) {
           </div>
           {edge.form && (
             <MeasuredFacts
+              edgeId={edge.id}
               form={edge.form}
               {...{ depthMm, allowanceMm }}
               pressedShare={pressedAwayShare[plan.cloth.construction]}

@@ -1,3 +1,4 @@
+import { Printer } from 'lucide-react';
 import type { EdgeForm } from '../../../core/edge/form';
 import { mitreOf } from '../../../core/edge/mitre';
 import {
@@ -147,14 +148,37 @@ function CornerFacts({ form, allowanceMm }: FactsProps<'cornered'>) {
   );
 }
 
+/** The marks on paper, with a template at true scale. */
+function MarksSheet({ edgeId }: { edgeId: string }) {
+  return (
+    <p className="no-print flex flex-wrap items-center gap-x-4 gap-y-1 pt-2 text-sm">
+      <span className="inline-flex items-center gap-2 font-bold">
+        <Printer size={17} aria-hidden /> Sheet of marks
+      </span>
+      {(['a4', 'letter'] as const).map((page) => (
+        <a
+          key={page}
+          className="inline-flex min-h-9 items-center underline"
+          href={`/api/edges/${edgeId}/marks.pdf?page=${page}`}
+          target="_blank"
+          rel="noreferrer"
+        >
+          PDF, {page === 'a4' ? 'A4' : 'Letter'}
+        </a>
+      ))}
+    </p>
+  );
+}
+
 /** What follows from how an edge was measured, in numbers one works by. */
 export function MeasuredFacts(props: {
+  edgeId: string;
   form: EdgeForm;
   depthMm: number;
   allowanceMm: number;
   pressedShare: number;
 }): React.ReactNode {
-  const { form, ...rest } = props;
+  const { edgeId, form, ...rest } = props;
   const facts =
     form.kind === 'slant' ? (
       <SlantFacts form={form} {...rest} />
@@ -164,10 +188,9 @@ export function MeasuredFacts(props: {
       <CornerFacts form={form} {...rest} />
     ) : null;
   return (
-    facts && (
-      <div className="shrink-0 overflow-auto border-t border-line px-4 py-2 md:w-72 md:border-t-0 md:border-l">
-        {facts}
-      </div>
-    )
+    <div className="shrink-0 overflow-auto border-t border-line px-4 py-2 md:w-72 md:border-t-0 md:border-l">
+      {facts}
+      <MarksSheet edgeId={edgeId} />
+    </div>
   );
 }

@@ -1,4 +1,4 @@
-import type { GaugeSheet } from './gauge-sheet';
+import type { PrintedSheet } from './sheet';
 
 const escaped = (text: string) =>
   text.replace(
@@ -8,7 +8,7 @@ const escaped = (text: string) =>
 const number = (mm: number) => String(Math.round(mm * 1000) / 1000);
 
 /** A gauge as an SVG document whose unit is the millimetre. */
-export function gaugeSvg({ pageMm: [width, height], strokes, words }: GaugeSheet): string {
+export function sheetSvg({ pageMm: [width, height], strokes, words }: PrintedSheet): string {
   const lines = strokes.map(({ from, to, widthMm, dashed }) => {
     const dashes = dashed ? ' stroke-dasharray="3 2"' : '';
     return `<line x1="${number(from[0])}" y1="${number(from[1])}" x2="${number(to[0])}" y2="${number(to[1])}" stroke-width="${widthMm}"${dashes}/>`;

@@ -1,16 +1,16 @@
 import PDFDocument from 'pdfkit';
-import type { GaugeSheet } from './gauge-sheet';
+import type { PrintedSheet } from './sheet';
 
 /** A PDF point is 1/72 in. */
 const ptPerMm = 72 / 25.4;
 
 /**
- * A gauge as a PDF of one page at true scale.
+ * A sheet as a PDF of one page at true scale.
  *
  * @param fontFile a font with the letters people use in names
  */
-export function gaugePdf(
-  { pageMm, strokes, words }: GaugeSheet,
+export function sheetPdf(
+  { pageMm, strokes, words }: PrintedSheet,
   fontFile: string,
 ): Promise<Buffer> {
   const [width, height] = pageMm;

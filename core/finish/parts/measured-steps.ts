@@ -1,0 +1,163 @@
+import type { EdgeForm } from '../../edge/form';
+import { mitreOf } from '../../edge/mitre';
+import { slantMarks, slantTurn } from '../../edge/slant';
+import { swingEveryMm } from '../../edge/swing';
+import { taperShare } from '../../edge/taper';
+import type { Phase, WorkRequest, WorkStep, Workplace } from '../work';
+import { once } from './said';
+
+/** How the edge is turned, for the steps that follow from how it was measured. */
+export interface TurnedUp {
+  /** Whether it is turned up on itself at all. */
+  readonly turned: boolean;
+  /** Cloth beyond the finished edge. */
+  readonly allowanceMm: number;
+  readonly depthMm: number;
+}
+
+type Of<K extends EdgeForm['kind']> = Extract<EdgeForm, { kind: K }>;
+const inPhase = (phase: Phase, step: WorkStep): WorkStep => ({ ...step, phase });
+
+function slantSteps({ flatWidthMm, left, right }: Of<'slant'>, up: TurnedUp): WorkStep[] {
+  const marks = (leg: typeof left) => slantMarks({ ...leg, flatWidthMm }).map(({ mm }) => mm);
+  const [frontMm = 0, seamsMm = 0, backMm = 0] = marks(left);
+  const [otherFrontMm = 0, otherSeamsMm = 0, otherBackMm = 0] = marks(right ?? left);
+  const { snipAt, snipOpensMm } = slantTurn({ ...left, flatWidthMm }, up.depthMm);
+  const three =
+    'Mark {frontMm} down at the front crease, {seamsMm} at the seams, {backMm} at the back';
+  const [short, long] = snipAt === 'back-crease' ? ['back', 'front'] : ['front', 'back'];
+  return [
+    inPhase(
+      'measure',
+      once(
+        4,
+        'slant-marks',
+        'table',
+        right
+          ? `Lay each leg flat on its creases, waistband even. ${three} on the left leg; {otherFrontMm}, {otherSeamsMm} and {otherBackMm} on the right; on both layers. A line through the three is the hemline.`
+          : `Lay the leg flat on its creases, waistband even. ${three}, on both layers and on both legs. A line through the three is the hemline.`,
+        { frontMm, seamsMm, backMm, ...(right ? { otherFrontMm, otherSeamsMm, otherBackMm } : {}) },
+      ),
+    ),
+    ...(up.turned && snipAt
+      ? [
+          inPhase(
+            'prepare',
+            once(
+              1,
+              'snip',
+              'table',
+              `Snip the allowance at the ${short} crease, short of the hemline: turned up it opens {snipOpensMm}. At the ${long} crease as much lies double; ease it in.`,
+              { snipOpensMm },
+            ),
+          ),
+        ]
+      : []),
+  ];
+}
+
+function taperSteps(form: Of<'taper'>, up: TurnedUp, at: Workplace): WorkStep[] {
+  const { missingMm, letOutMm, takeInMm } = taperShare(form);
+  if (!up.turned || missingMm <= 0) return [];
+  return [
+    inPhase(
+      'prepare',
+      once(
+        6 * form.seams,
+        'taper',
+        at,
+        'Open the seams of the leg to {runMm} above the raw edge and sew each anew, straight: {letOutMm:fine} further out at the raw edge, {takeInMm:fine} further in where it will land. Trim what stands over and press.',
+        { runMm: up.allowanceMm + up.depthMm, letOutMm, takeInMm },
+        ['iron'],
+      ),
+    ),
+  ];
+}
+
+function cornerSteps({ sides }: Of<'cornered'>, up: TurnedUp, at: Workplace): WorkStep[] {
+  const angles = [
+    ...new Set(sides.filter(({ mitred }) => mitred).map(({ angleDegrees }) => angleDegrees)),
+  ];
+  if (!up.turned || up.allowanceMm <= 0) return [];
+  return angles.map((angleDegrees, i) => {
+    const { sewLineFromCornerMm, trimFromCornerMm } = mitreOf({
+      allowanceMm: up.allowanceMm,
+      angleDegrees,
+    });
+    return inPhase(
+      'fold',
+      once(
+        4,
+        i === 0 ? 'mitre' : `mitre-${i + 1}`,
+        at,
+        `Mitre each ${angles.length > 1 ? 'corner of {angle}°' : 'corner'} before the sides are folded in: press both creases, fold the corner in half with the right sides together, and sew from where the creases cross to {sewLineFromCornerMm} from the raw corner. Cut {trimFromCornerMm} from the corner, press the seam open, turn.`,
+        { sewLineFromCornerMm, trimFromCornerMm, angle: angleDegrees },
+        ['needle', 'iron'],
+      ),
+    );
+  });
+}
+
+/** In each curve of its own: how often to let the cloth swing, and where it begins and ends. */
+function curveSteps({ curves }: Of<'curved'>, { sewn }: WorkRequest, at: Workplace): WorkStep[] {
+  const side = sewn?.smallerSideMm ?? null;
+  if (side === null || side <= 0) return [];
+  return curves.map(({ fromMm, toMm, radiusMm }, i) =>
+    inPhase(
+      'sew',
+      once(
+        0.5,
+        `curve-${i + 1}`,
+        at,
+        'In the curve from {fromMm} to {toMm} let the cloth swing every {everyMm}: needle down, foot up for a moment, down again. A chalk tick beside the foot says where it begins.',
+        { fromMm, toMm, everyMm: swingEveryMm(radiusMm, side) },
+      ),
+    ),
+  );
+}
+
+function stepsOfForm(request: WorkRequest, up: TurnedUp, at: Workplace): WorkStep[] {
+  const { form = null } = request.edge;
+  switch (form?.kind) {
+    case 'slant':
+      return slantSteps(form, up);
+    case 'taper':
+      return taperSteps(form, up, at);
+    case 'cornered':
+      return cornerSteps(form, up, at);
+    case 'curved':
+      return curveSteps(form, request, at);
+    default:
+      return [];
+  }
+}
+
+/**
+ * The work of an edge with the steps that follow from how it was measured, each first in its phase;
+ * curves of its own take the place of the one step for the tightest.
+ */
+export function withMeasuredSteps(
+  steps: readonly WorkStep[],
+  request: WorkRequest,
+  up: TurnedUp,
+): WorkStep[] {
+  const at = steps.find(({ phase }) => phase === 'sew')?.at ?? 'table';
+  const more = stepsOfForm(request, up, at);
+  if (more.length === 0) return [...steps];
+  const own = more.some(({ id }) => id.startsWith('curve-'));
+  const kept = steps.filter(({ id }) => !(own && id === 'curve'));
+  const result = [...kept];
+  for (const step of [...more].reverse()) {
+    // Marks come before the cut; a curve while its line is sewn, after the line was begun.
+    const first = result.findIndex(({ phase }) => phaseOrder(phase) >= phaseOrder(step.phase));
+    const last = result.findLastIndex(({ phase }) => phase === step.phase);
+    result.splice(step.phase === 'sew' ? last + 1 : Math.max(0, first), 0, step);
+  }
+  return result;
+}
+
+const order: readonly Phase[] = ['measure', 'prepare', 'fold', 'set', 'scrap', 'start', 'sew'];
+const phaseOrder = (phase: Phase): number => {
+  const at = order.indexOf(phase);
+  return at < 0 ? order.length : at;
+};
