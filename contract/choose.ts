@@ -13,6 +13,7 @@ import {
   seamAllowanceMm,
   wishedDepthMm,
 } from './edge';
+import { edgeForm } from './edge-form';
 import { crossings } from './seam';
 
 const share = within(0, 1);
@@ -39,6 +40,8 @@ export const finishesRequest = z.strictObject({
     minRadiusMm: minRadiusMm.default(null),
     /** How much of a full circle the edge goes round. */
     circleFraction: within(0.01, 1).nullish(),
+    /** How it was measured; shape, length, radius and turn follow from that. */
+    form: edgeForm.nullish(),
     depthMm: wishedDepthMm.nullish(),
     seamAllowanceMm: seamAllowanceMm.nullish(),
     crossings: crossings.default([]),

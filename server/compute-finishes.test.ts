@@ -119,4 +119,29 @@ describe('finishes over HTTP', () => {
       { numRuns: 40 },
     );
   }, 60_000);
+
+  test('an edge that was measured is ranked by what follows from that', async () => {
+    const flare = { kind: 'flare', by: 'fraction', fraction: 1 };
+    const { body: byForm } = await post({
+      ...request,
+      edge: { ...edge, lengthMm: 1130, form: flare },
+    });
+    const { body: bySums } = await post({
+      ...request,
+      edge: {
+        ...{ ...edge, lengthMm: 1130, shape: 'circle', circleFraction: 1 },
+        minRadiusMm: 1130 / (2 * Math.PI),
+      },
+    });
+    expect(byForm.ranked).toEqual(bySums.ranked);
+    expect(byForm.ruledOut).toEqual(bySums.ruledOut);
+    const { body: straight } = await post({ ...request, edge: { ...edge, lengthMm: 1130 } });
+    expect(byForm.ranked).not.toEqual(straight.ranked);
+    const { status, body } = await post({
+      ...request,
+      edge: { ...edge, form: { kind: 'flare', by: 'radius', radiusMm: 10 } },
+    });
+    expect(status).toBe(400);
+    expect(body.error.issues[0].path).toBe('edge.form.radiusMm');
+  });
 });

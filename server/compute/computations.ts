@@ -4,7 +4,10 @@ import { clothFromHomeTests } from '../../core/cloth/home-tests';
 import { formatDecimal, formatInchFraction, formatLength } from '../../core/measure/format-length';
 import { parseLength } from '../../core/measure/parse-length';
 import { catalogue } from '../../core/finish/catalogue';
+import { derivedOf } from '../../core/edge/derived';
 import { edgeIssues } from '../../core/edge/edge-issues';
+import { formIssues } from '../../core/edge/form-issues';
+import { isClosed } from '../../core/edge/shape';
 import { Impossible } from '../../core/impossible';
 import { impliedVariant } from '../../core/finish/fold-request';
 import { assumedLengths, foldPlanOf, unusedFoldFields } from '../../core/plan/fold-plan';
@@ -154,18 +157,23 @@ export const computations = {
 
   finishes(body: unknown) {
     const { cloth, edge, kit, wishes } = parseBody(finishesRequest, body);
-    const { circleFraction, depthMm = null, ...shaped } = edge;
-    const issues = edgeIssues({ ...shaped, depthMm });
+    const { circleFraction, depthMm = null, form, ...asked } = edge;
+    const shaped = {
+      ...asked,
+      turnDegrees: circleFraction ? 360 * circleFraction : null,
+      ...(form ? derivedOf(form, asked.lengthMm) : {}),
+    };
+    const around = { lengthMm: shaped.lengthMm, closed: isClosed(shaped), allowanceMm: null };
+    const issues = [
+      ...edgeIssues({ ...shaped, depthMm }),
+      ...(form ? formIssues(form, around) : []),
+    ];
     if (issues.length > 0) {
       throw new Impossible(issues.map((it) => ({ ...it, path: `edge.${it.path}` })));
     }
     const { ranked, ruledOut } = rank(catalogue, {
       cloth,
-      edge: {
-        ...shaped,
-        depthMm,
-        turnDegrees: circleFraction ? 360 * circleFraction : null,
-      },
+      edge: { ...shaped, depthMm },
       kit: {
         machines: kit.machines,
         feet: [...kit.feet, ...kit.attachments].map(

@@ -113,8 +113,8 @@ export function FromAbove({ edge, depthMm, allowanceMm }: FromAboveProps) {
     text: aboveNote(note, lengths),
   }));
   const seen = notes.filter(({ at: [x, y] }) => x > 0 && y > 0 && x < width && y < height);
-  const barBox = { x: width - bar * pxPerMm - 60, y: height - 48, width: 400, height: 48 };
-  const legendBox = { x: 0, y: height - 28, width, height: 28 };
+  const barBox = { x: width - bar * pxPerMm - 60, y: height - 34, width: 400, height: 34 };
+  const buttonsBox = { x: width - 162, y: 0, width: 162, height: 56 };
   const lineBoxes = layout.lines
     .filter(({ kind }) => kind !== 'seam' && kind !== 'under')
     .flatMap(({ points, closed }) =>
@@ -124,8 +124,8 @@ export function FromAbove({ edge, depthMm, allowanceMm }: FromAboveProps) {
     seen.map(({ at: [x, y], text }) => ({
       ...{ x, y, width: widthOf(text, fontPx), height: fontPx + 3 },
     })),
-    { width, height: height - 6 },
-    [barBox, legendBox, ...lineBoxes],
+    { width: width - 6, height: height - 4 },
+    [barBox, buttonsBox, ...lineBoxes],
   );
   const onKeyDown = (event: KeyboardEvent) => {
     const move = keyMoves[event.key];
@@ -151,80 +151,85 @@ export function FromAbove({ edge, depthMm, allowanceMm }: FromAboveProps) {
   const button =
     'inline-flex size-11 items-center justify-center rounded-[3px] border border-seam bg-slip disabled:opacity-40';
   return (
-    <div ref={ref} className="relative h-full min-h-52 w-full overflow-hidden">
-      {width > 0 && height > 60 && (
-        <svg
-          width={width}
-          height={height}
-          role="img"
-          tabIndex={0}
-          aria-label="The edge from above, to scale"
-          aria-description="Plus and minus look nearer and further, 0 at the whole; arrows move what is seen."
-          onKeyDown={onKeyDown}
-          onWheel={onWheel}
-          className="touch-pan-y"
-        >
-          {layout.areas.map(({ kind, points }, i) => (
-            <path key={i} d={path(points, true)} className={areaFill[kind]} />
-          ))}
-          <g fill="none">
-            {layout.lines.map(({ kind, points, closed }, i) => (
-              <path key={i} data-part={kind} d={path(points, closed)} className={lineLook[kind]} />
+    <div className="relative flex h-full min-h-72 w-full flex-col md:min-h-52">
+      <div ref={ref} className="min-h-0 grow overflow-hidden">
+        {width > 0 && height > 60 && (
+          <svg
+            width={width}
+            height={height}
+            role="img"
+            tabIndex={0}
+            aria-label="The edge from above, to scale"
+            aria-description="Plus and minus look nearer and further, 0 at the whole; arrows move what is seen."
+            onKeyDown={onKeyDown}
+            onWheel={onWheel}
+            className="touch-pan-y"
+          >
+            {layout.areas.map(({ kind, points }, i) => (
+              <path key={i} d={path(points, true)} className={areaFill[kind]} />
             ))}
-          </g>
-          {seen.map(({ note, at: [x, y], text }, i) => {
-            const box = boxes[i];
-            if (!box) return null;
-            return (
-              <g key={`${note.kind} ${i}`}>
+            <g fill="none">
+              {layout.lines.map(({ kind, points, closed }, i) => (
                 <path
-                  d={`M${x},${y}L${held(x, box.x, box.width)},${held(y, box.y, box.height)}`}
-                  className="stroke-seam [stroke-width:0.8]"
+                  key={i}
+                  data-part={kind}
+                  d={path(points, closed)}
+                  className={lineLook[kind]}
                 />
-                <circle cx={x} cy={y} r={2.6} className="fill-graphite" />
-                <text
-                  x={box.x + box.width / 2}
-                  y={box.y + fontPx}
-                  textAnchor="middle"
-                  fontSize={fontPx}
-                  className={`${noteLook[note.kind] ?? 'fill-graphite'} stroke-paper font-bold [paint-order:stroke] [stroke-width:4]`}
-                >
-                  {text}
-                </text>
-              </g>
-            );
-          })}
-          <g transform={`translate(${width - 26 - bar * pxPerMm}, ${height - 34})`}>
-            <path
-              d={`M0,-5V5M0,0H${bar * pxPerMm}M${bar * pxPerMm},-5V5`}
-              className="stroke-graphite [stroke-width:1.5]"
-            />
-            <text
-              x={(bar * pxPerMm) / 2}
-              y={-8}
-              fontSize={13}
-              textAnchor="middle"
-              className="fill-soft"
-            >
-              {lengths.cloth(bar)}
-            </text>
-          </g>
-          <text x={12} y={height - 12} fontSize={13}>
-            {depthMm > 0 && (
-              <tspan className="fill-madder">– – hem lands {lengths.cloth(depthMm)} in </tspan>
-            )}
-            <tspan dx={8} className="fill-pencil" fontWeight={700}>
-              — finished edge
-            </tspan>
-            {allowanceMm !== 0 && (
-              <tspan dx={8} className="fill-graphite">
-                ··· raw edge {lengths.cloth(Math.abs(allowanceMm))}{' '}
-                {allowanceMm < 0 ? 'out, cut off' : 'out'}
-              </tspan>
-            )}
-          </text>
-        </svg>
-      )}
+              ))}
+            </g>
+            {seen.map(({ note, at: [x, y], text }, i) => {
+              const box = boxes[i];
+              if (!box) return null;
+              return (
+                <g key={`${note.kind} ${i}`}>
+                  <path
+                    d={`M${x},${y}L${held(x, box.x, box.width)},${held(y, box.y, box.height)}`}
+                    className="stroke-seam [stroke-width:0.8]"
+                  />
+                  <circle cx={x} cy={y} r={2.6} className="fill-graphite" />
+                  <text
+                    x={box.x + box.width / 2}
+                    y={box.y + fontPx}
+                    textAnchor="middle"
+                    fontSize={fontPx}
+                    className={`${noteLook[note.kind] ?? 'fill-graphite'} stroke-paper font-bold [paint-order:stroke] [stroke-width:4]`}
+                  >
+                    {text}
+                  </text>
+                </g>
+              );
+            })}
+            <g transform={`translate(${width - 26 - bar * pxPerMm}, ${height - 12})`}>
+              <path
+                d={`M0,-5V5M0,0H${bar * pxPerMm}M${bar * pxPerMm},-5V5`}
+                className="stroke-graphite [stroke-width:1.5]"
+              />
+              <text
+                x={(bar * pxPerMm) / 2}
+                y={-8}
+                fontSize={13}
+                textAnchor="middle"
+                className="fill-soft"
+              >
+                {lengths.cloth(bar)}
+              </text>
+            </g>
+          </svg>
+        )}
+      </div>
+      <p className="flex shrink-0 flex-wrap gap-x-4 px-3 pb-1.5 text-sm">
+        {depthMm > 0 && (
+          <span className="text-madder">– – hem lands {lengths.cloth(depthMm)} in</span>
+        )}
+        <span className="font-bold text-pencil">— finished edge</span>
+        {allowanceMm !== 0 && (
+          <span>
+            ··· raw edge {lengths.cloth(Math.abs(allowanceMm))}{' '}
+            {allowanceMm < 0 ? 'out, cut off' : 'out'}
+          </span>
+        )}
+      </p>
       <div className="absolute top-2 right-2 flex gap-1" role="group" aria-label="Look nearer">
         <button
           type="button"
