@@ -10,7 +10,6 @@ const project = '/projects/project-lantern-parade';
 const views = {
   project,
   'station-cloth': '/edges/edge-cape/cloth',
-  'station-edge': '/edges/edge-cape/edge',
   'edge-along': '/edges/edge-trousers/edge?view=along',
   'station-finish': '/edges/edge-cape/finish',
   'station-folds': '/edges/edge-shirt/folds',
@@ -50,7 +49,14 @@ for (const [name, path] of Object.entries(views)) {
 }
 await page.goto(server.address + project);
 await page.getByRole('button', { name: 'New edge' }).click();
+await page.getByRole('radio', { name: 'trouser leg' }).click();
 await take('new-edge');
+await page.getByRole('checkbox', { name: 'The right leg differs' }).click();
+await page.getByLabel('Front mark, right leg').fill('1004');
+await page.getByRole('button', { name: 'Make the edge' }).click();
+await page.getByRole('link', { name: /2 ?Edge/ }).click();
+await page.getByText('Sheet of marks').waitFor();
+await take('station-edge');
 await browser.close();
 await server.stop();
 rmSync(dataFolder, { recursive: true, force: true });

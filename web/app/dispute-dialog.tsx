@@ -1,27 +1,25 @@
 import { AlertDialog } from 'radix-ui';
 import { Button } from '../controls/button';
 import { fieldInWords, valueInWords } from '../words/fields';
-import { settleDispute, useDispute } from './disputes';
+import { settleDispute, type Dispute } from './disputes';
 import { useLengths } from './lengths-context';
 import { writer } from './records';
 
 /** Asks which of two changes of the same field is to stand; shows both. */
-export function DisputeDialog() {
-  const dispute = useDispute();
+export function DisputeDialog({ dispute }: { dispute: Dispute }) {
   const lengths = useLengths();
   const keepMine = () => {
-    if (!dispute) return;
     const patch = Object.fromEntries(dispute.fields.map(({ field, mine }) => [field, mine]));
     writer.change(dispute.resource, dispute.id, patch);
     settleDispute();
   };
   return (
-    <AlertDialog.Root open={dispute !== null}>
+    <AlertDialog.Root open>
       <AlertDialog.Portal>
         <AlertDialog.Overlay className="fixed inset-0 z-40 bg-graphite/40" />
         <AlertDialog.Content className="slip fixed top-1/2 left-1/2 z-50 max-h-[90vh] w-[min(40rem,94vw)] -translate-1/2 overflow-y-auto px-6 py-5">
           <AlertDialog.Title className="font-head text-2xl font-semibold">
-            {dispute?.name ? `“${dispute.name}” was` : 'This was'} changed elsewhere meanwhile
+            {dispute.name ? `“${dispute.name}” was` : 'This was'} changed elsewhere meanwhile
           </AlertDialog.Title>
           <AlertDialog.Description className="pb-3 text-soft">
             Somebody set the same to something else while you were at it. Which is to stand?
@@ -30,7 +28,7 @@ export function DisputeDialog() {
             <dt className="sr-only">Field</dt>
             <dd className="col-start-2 text-sm text-soft">Yours</dd>
             <dd className="text-sm text-soft">Theirs, stored now</dd>
-            {dispute?.fields.map(({ field, mine, theirs }) => (
+            {dispute.fields.map(({ field, mine, theirs }) => (
               <div key={field} className="contents">
                 <dt className="text-soft">{fieldInWords(field)}</dt>
                 <dd className="font-bold break-words">{valueInWords(field, mine, lengths)}</dd>

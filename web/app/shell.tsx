@@ -5,13 +5,14 @@ import { later } from './later';
 import { NavLink, Outlet } from 'react-router';
 import { lengthUnits, type LengthUnit } from '../../core/measure/unit';
 import { setReachable, useHindrance } from './connection';
-import { DisputeDialog } from './dispute-dialog';
+import { useDispute } from './disputes';
 import { send } from './api';
 import { useKeysHelp } from './use-keys-help';
 import { notify, useNotice } from './notices';
 import { change, reloadAll, useHistory, useRecord, useTravel, writer } from './records';
 
 // Loaded when somebody asks for it.
+const DisputeDialog = later(async () => (await import('./dispute-dialog')).DisputeDialog);
 const KeysHelp = later(async () => (await import('./keys-help')).KeysHelp);
 
 /** Whether a key press belongs to a text being typed. */
@@ -103,6 +104,17 @@ function NoticeLine() {
 const bare =
   'inline-flex min-h-9 shrink-0 items-center gap-1.5 rounded-[3px] px-2 hover:bg-paper disabled:text-seam disabled:hover:bg-transparent';
 
+/** The question about two changes of one thing, while there is one. */
+function Disputes() {
+  const dispute = useDispute();
+  if (!dispute) return null;
+  return (
+    <Suspense>
+      <DisputeDialog dispute={dispute} />
+    </Suspense>
+  );
+}
+
 /** The frame around every screen: name, ways, undo, unit, keys. */
 export function Shell() {
   const history = useHistory();
@@ -181,7 +193,7 @@ export function Shell() {
         </button>
       </header>
       <OfflineBanner />
-      <DisputeDialog />
+      <Disputes />
       <Outlet />
       {help.isOpen && (
         <Suspense>

@@ -1,5 +1,6 @@
 import { Download, Plus } from 'lucide-react';
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
+import { later } from '../../app/later';
 import { Link, useParams } from 'react-router';
 import type { AttemptRecord, ClothRecord, EdgeRecord, PlanRecord } from '../../../contract/records';
 import { finishById } from '../../../core/finish/catalogue';
@@ -16,7 +17,9 @@ import { TextField } from '../../controls/text-field';
 import { SectionPicture } from '../../pictures/section-picture';
 import { counted } from '../../words/number';
 import { finishName } from '../../words/finishes';
-import { NewEdge } from './new-edge';
+
+// What an edge can be measured by is loaded when somebody makes one.
+const NewEdge = later(async () => (await import('./new-edge')).NewEdge);
 
 /** The folds of a plan, as long as its lengths agree with the cloth. */
 function foldsIfAny(finish: Finish, plan: PlanRecord, cloth: ClothRecord) {
@@ -141,7 +144,11 @@ export function ProjectScreen() {
           );
         })}
       </ul>
-      <NewEdge projectId={projectId} open={asking} onOpenChange={setAsking} />
+      {asking && (
+        <Suspense>
+          <NewEdge projectId={projectId} open onOpenChange={setAsking} />
+        </Suspense>
+      )}
     </main>
   );
 }
