@@ -5,6 +5,7 @@ import { radiusOfConeMm, radiusOfFractionMm } from './flare';
 import type { CorneredForm, EdgeForm } from './form';
 import { courseOf } from './form-course';
 import { formIssues } from './form-issues';
+import { handZones } from './hands';
 import { edgeIssues, joinIssues } from './edge-issues';
 import { mitreOf } from './mitre';
 import { isClosed } from './shape';
@@ -375,5 +376,33 @@ describe('what an edge usually is', () => {
         }
       }),
     );
+  });
+});
+
+describe('what the hands do along an edge', () => {
+  test('curves where they were measured, each with its own swing', () => {
+    const form: EdgeForm = {
+      kind: 'curved',
+      curves: [
+        { fromMm: 100, toMm: 260, radiusMm: 70, side: 'outside' },
+        { fromMm: 500, toMm: 640, radiusMm: 140, side: 'inside' },
+      ],
+    };
+    const [tight, wide] = handZones(edgeOf(form), 0.7);
+    expect(tight).toMatchObject({ kind: 'curve', fromMm: 100, toMm: 260 });
+    expect(tight?.everyMm).toBeCloseTo(19.8, 1);
+    expect(wide?.everyMm).toBeCloseTo(28, 1);
+    expect(handZones(edgeOf(form), null)[0]?.everyMm).toBeNull();
+  });
+
+  test('corners at the end of each side; a circle all the way; nothing on a straight edge', () => {
+    const blanket = sides([762, 90], [1016, 90], [762, 90], [1016, 90]);
+    expect(handZones(edgeOf(blanket), 1).map(({ fromMm }) => fromMm)).toEqual([
+      762, 1778, 2540, 3556,
+    ]);
+    const circle: EdgeForm = { kind: 'flare', by: 'fraction', fraction: 1 };
+    expect(handZones(edgeOf(circle), 1)).toMatchObject([{ kind: 'curve', fromMm: 0, toMm: 4400 }]);
+    const straight = { ...edgeOf(circle), shape: 'straight', form: null } as const;
+    expect(handZones({ ...straight, minRadiusMm: null, turnDegrees: null }, 1)).toEqual([]);
   });
 });

@@ -1,13 +1,17 @@
 import type { AlongEdge } from '../../core/seam/crossings';
+import type { HandZone } from '../../core/edge/hands';
 import { useLengths } from '../app/lengths-context';
 import { tickStepMm, ticksWithin } from './axis';
 import { NumbersTable } from './numbers-table';
+import { widthOf } from './place-labels';
 import { useBox } from './use-box';
 
 interface AlongEdgeProps {
   readonly along: AlongEdge;
   readonly lengthMm: number;
   readonly closed: boolean;
+  /** Curves and corners. */
+  readonly hands: readonly HandZone[];
 }
 
 const zoneNames = {
@@ -17,7 +21,7 @@ const zoneNames = {
 } as const;
 
 /** The stack's height round the edge, with where to do what; heights drawn larger than lengths. */
-export function AlongEdgePicture({ along, lengthMm, closed }: AlongEdgeProps) {
+export function AlongEdgePicture({ along, lengthMm, closed, hands }: AlongEdgeProps) {
   const lengths = useLengths();
   const [ref, { width, height }] = useBox<HTMLDivElement>();
   const { profile, zones, maxStackMm, mostStackMm, startAtMm, passes } = along;
@@ -96,6 +100,15 @@ export function AlongEdgePicture({ along, lengthMm, closed }: AlongEdgeProps) {
               strokeWidth={1.5}
             />
           ))}
+          {hands.map((zone) => (
+            <Hand
+              key={`${zone.kind} ${zone.fromMm}`}
+              zone={zone}
+              from={x(zone.fromMm)}
+              to={x(zone.toMm)}
+              base={base}
+            />
+          ))}
           {closed && (
             <g stroke="#963226" fill="#963226">
               <line
@@ -170,6 +183,19 @@ export function AlongEdgePicture({ along, lengthMm, closed }: AlongEdgeProps) {
                 `${layers} layers, ${lengths.fine(stackMm)} under the foot`,
               ] as const,
           ),
+          ...hands.map(
+            ({ kind, fromMm, toMm, everyMm }, i) =>
+              [
+                kind === 'corner'
+                  ? `Corner ${i + 1}: at ${lengths.cloth(fromMm)}`
+                  : `Curve ${i + 1}: ${lengths.cloth(fromMm)} to ${lengths.cloth(toMm)}`,
+                kind === 'corner'
+                  ? 'needle down, turn'
+                  : everyMm === null
+                    ? 'let it swing'
+                    : `let it swing every ${lengths.cloth(everyMm)}`,
+              ] as const,
+          ),
           ...zones.map(
             ({ kind, fromMm, toMm, shimMm }, i) =>
               [
@@ -180,6 +206,42 @@ export function AlongEdgePicture({ along, lengthMm, closed }: AlongEdgeProps) {
         ]}
       />
     </div>
+  );
+}
+
+/** A curve under its stretch of the edge, with how often to let the cloth swing; a corner at its place. */
+function Hand(props: { zone: HandZone; from: number; to: number; base: number }) {
+  const { zone, from, to, base } = props;
+  const { cloth } = useLengths();
+  if (zone.kind === 'corner') {
+    return (
+      <path
+        data-part="corner"
+        d={`M${from},${base - 7}l6,7l-6,7l-6,-7z`}
+        className="fill-moss stroke-paper [stroke-width:1.5]"
+      />
+    );
+  }
+  const fits = (text: string) => to - from > widthOf(text, 14);
+  const every = zone.everyMm === null ? null : cloth(zone.everyMm);
+  const words = [every ? `curve: swing every ${every}` : 'curve', every ? `↻ ${every}` : ''].find(
+    fits,
+  );
+  return (
+    <g data-part="curve">
+      <path d={`M${from},${base - 4}H${to}`} className="fill-none stroke-moss [stroke-width:6]" />
+      {words && (
+        <text
+          x={(from + to) / 2}
+          y={base - 12}
+          fontSize={14}
+          textAnchor="middle"
+          className="fill-moss stroke-paper font-bold [paint-order:stroke] [stroke-width:4]"
+        >
+          {words}
+        </text>
+      )}
+    </g>
   );
 }
 

@@ -4,6 +4,7 @@ import type { Point } from '../../core/edge/course';
 import { useLengths } from '../app/lengths-context';
 import { aboveNote } from '../words/above';
 import { courseLayout, type DrawnEdge } from './above/course-layout';
+import { HandleDot, type Handle } from './above/handle';
 import { boundsOf, type AreaKind, type LineKind, type Note } from './above/layout';
 import { liesAsTube, tubeLayout } from './above/leg-layout';
 import { tickStepMm } from './axis';
@@ -43,6 +44,8 @@ interface FromAboveProps {
   readonly depthMm: number;
   /** Beyond the finished edge; negative where cloth is cut off. */
   readonly allowanceMm: number;
+  /** What of it can be taken hold of. */
+  readonly handles?: readonly Handle[];
 }
 
 /** Which part is looked at: how near, and where its middle lies as a share of the whole. */
@@ -81,7 +84,7 @@ const keyMoves: Readonly<Record<string, (view: View) => View>> = {
 };
 
 /** The edge as it lies on the table, to scale: one looks nearer with the wheel, the buttons or keys. */
-export function FromAbove({ edge, depthMm, allowanceMm }: FromAboveProps) {
+export function FromAbove({ edge, depthMm, allowanceMm, handles = [] }: FromAboveProps) {
   const lengths = useLengths();
   const [ref, { width, height }] = useBox<HTMLDivElement>();
   const [view, setView] = useState(whole);
@@ -120,12 +123,16 @@ export function FromAbove({ edge, depthMm, allowanceMm }: FromAboveProps) {
     .flatMap(({ points, closed }) =>
       alongLine([...points, ...(closed ? points.slice(0, 1) : [])].map(place)),
     );
+  const handleBoxes = handles.map(({ at }) => {
+    const [x, y] = place(at);
+    return { x: x - 12, y: y - 12, width: 24, height: 24 };
+  });
   const boxes = placeLabels(
     seen.map(({ at: [x, y], text }) => ({
       ...{ x, y, width: widthOf(text, fontPx), height: fontPx + 3 },
     })),
     { width: width - 6, height: height - 4 },
-    [barBox, buttonsBox, ...lineBoxes],
+    [barBox, buttonsBox, ...lineBoxes, ...handleBoxes],
   );
   const onKeyDown = (event: KeyboardEvent) => {
     const move = keyMoves[event.key];
@@ -157,7 +164,8 @@ export function FromAbove({ edge, depthMm, allowanceMm }: FromAboveProps) {
           <svg
             width={width}
             height={height}
-            role="img"
+            // What can be taken hold of is no part of a picture.
+            role={handles.length > 0 ? 'group' : 'img'}
             tabIndex={0}
             aria-label="The edge from above, to scale"
             aria-description="Plus and minus look nearer and further, 0 at the whole; arrows move what is seen."
@@ -169,6 +177,14 @@ export function FromAbove({ edge, depthMm, allowanceMm }: FromAboveProps) {
               <path key={i} d={path(points, true)} className={areaFill[kind]} />
             ))}
             <g fill="none">
+              {/* A light rim, so that every line is seen on a dark cloth too. */}
+              {layout.lines.map(({ points, closed }, i) => (
+                <path
+                  key={`rim ${i}`}
+                  d={path(points, closed)}
+                  className="stroke-paper/70 [stroke-width:3.6]"
+                />
+              ))}
               {layout.lines.map(({ kind, points, closed }, i) => (
                 <path
                   key={i}
@@ -200,6 +216,14 @@ export function FromAbove({ edge, depthMm, allowanceMm }: FromAboveProps) {
                 </g>
               );
             })}
+            {handles.map((handle) => (
+              <HandleDot
+                key={handle.id}
+                handle={handle}
+                place={place(handle.at)}
+                pxPerMm={pxPerMm}
+              />
+            ))}
             <g transform={`translate(${width - 26 - bar * pxPerMm}, ${height - 12})`}>
               <path
                 d={`M0,-5V5M0,0H${bar * pxPerMm}M${bar * pxPerMm},-5V5`}

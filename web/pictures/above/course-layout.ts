@@ -24,7 +24,7 @@ const joined = (points: readonly Point[], closed: boolean): readonly Point[] =>
   closed ? points.slice(0, -1) : points;
 
 /** An open edge lies with its two ends level, the cloth above. */
-function levelled(places: readonly Place[]): Place[] {
+export function levelled(places: readonly Place[]): Place[] {
   const last = places.at(-1);
   const angle = last ? Math.atan2(last.yMm, last.xMm) : 0;
   const [cos, sin] = [Math.cos(angle), Math.sin(angle)];

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { liftsOf } from '../../../core/kit/machine';
+import { handZones } from '../../../core/edge/hands';
 import { isClosed } from '../../../core/edge/shape';
 import { alongTheEdge, type AlongEdge } from '../../../core/seam/crossings';
 import { pressedShare } from '../../../core/fold/stack';
@@ -37,6 +38,7 @@ function useAlong({ edge, folds, plan, foot, machine }: Bench): AlongEdge | null
 /** The edge as the foot meets it: thick places, and what to do at each. */
 export function AlongPanel({ bench }: { bench: Bench }) {
   const along = useAlong(bench);
+  const hands = handZones(bench.edge, bench.work.sewn?.smallerSideMm ?? null);
   if (!along) {
     return <p className="p-6 text-soft">Nothing to draw until the folds and crossings fit.</p>;
   }
@@ -47,8 +49,16 @@ export function AlongPanel({ bench }: { bench: Bench }) {
           along={along}
           lengthMm={bench.edge.lengthMm}
           closed={isClosed(bench.edge)}
+          hands={hands}
         />
       </div>
+      {hands.length > 0 && (
+        <p className="shrink-0 px-4 pb-1 text-sm text-moss">
+          {hands[0]?.kind === 'corner'
+            ? 'Green: a corner. Needle down, foot up, turn.'
+            : 'Green: a curve. Needle down, foot up, let the cloth swing, as often as ↻ says.'}
+        </p>
+      )}
       <Verdict along={along} bench={bench} />
     </div>
   );

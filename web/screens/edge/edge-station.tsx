@@ -22,6 +22,7 @@ import type { Bench } from './bench';
 import { CrossingList } from './crossing-list';
 import { depthRefusal, setFold } from './fold-fields';
 import { MeasuredFacts } from './measured-facts';
+import { useMarkHandles } from './use-mark-handles';
 
 /** The edge as it lies, to scale, and what its curve does to a hem. */
 export function EdgeTable({ bench }: { bench: Bench }) {
@@ -29,6 +30,7 @@ export function EdgeTable({ bench }: { bench: Bench }) {
   const [params, setParams] = useSearchParams();
   const depthMm = folds?.finishedDepthMm ?? plan.fold.depthMm ?? 0;
   const allowanceMm = folds?.allowanceMm ?? depthMm;
+  const { shown, handles } = useMarkHandles(edge, depthMm);
   const tab =
     'min-h-9 border-b-3 border-transparent px-3 text-sm data-[state=active]:border-pencil data-[state=active]:font-bold data-[state=active]:text-pencil';
   return (
@@ -51,13 +53,13 @@ export function EdgeTable({ bench }: { bench: Bench }) {
             {edge.form === null && ['straight', 'outside-curve'].includes(edge.shape) ? (
               <EdgePlan edge={edge} depthMm={depthMm} allowanceMm={allowanceMm} />
             ) : (
-              <FromAbove edge={edge} depthMm={depthMm} allowanceMm={allowanceMm} />
+              <FromAbove edge={shown} {...{ depthMm, allowanceMm, handles }} />
             )}
           </div>
           {edge.form && (
             <MeasuredFacts
               edgeId={edge.id}
-              form={edge.form}
+              form={shown.form ?? edge.form}
               {...{ depthMm, allowanceMm }}
               pressedShare={pressedAwayShare[plan.cloth.construction]}
             />

@@ -168,4 +168,37 @@ describe('at the edge station', () => {
     await waitFor(() => expect(shape()).toBe(before));
     expect((await button('Look from further')).disabled).toBe(true);
   });
+
+  test('a mark is moved by keys on the picture, and stays where the edge can be', async () => {
+    const form = { kind: 'slant', flatWidthMm: 230, right: null };
+    const edge = await make({ form: { ...form, left: { frontMm: 1010, backMm: 1092 } } });
+    await app.open(`/edges/${edge.id}/edge`);
+    const back = await screen.findByRole('slider', { name: 'Back mark, left leg, on the picture' });
+    expect(back.getAttribute('aria-valuenow')).toBe('1092');
+    fireEvent.keyDown(back, { key: 'ArrowUp' });
+    await waitFor(async () =>
+      expect((await stored(edge.id)).form).toMatchObject({ left: { backMm: 1093 } }),
+    );
+    // Ten more would be steeper than 20 degrees.
+    fireEvent.keyDown(back, { key: 'PageUp' });
+    await waitFor(() => expect(back.getAttribute('aria-valuenow')).toBe('1093'));
+    await undo();
+    await waitFor(() => expect(back.getAttribute('aria-valuenow')).toBe('1092'));
+  });
+
+  test('along the edge the curves stand where they are, and the corners', async () => {
+    const curves = [{ fromMm: 200, toMm: 700, radiusMm: 180, side: 'outside' }];
+    const edge = await make({ form: { kind: 'curved', curves } });
+    await app.open(`/edges/${edge.id}/edge?view=along`);
+    await screen.findByRole('rowheader', { name: 'Curve 1: 200 mm to 700 mm' });
+    expect(lines('curve')).toBe(1);
+    const sides = [400, 300, 400, 300].map((lengthMm) => ({
+      lengthMm,
+      angleDegrees: 90,
+      mitred: true,
+    }));
+    await app.change(`edges/${edge.id}`, { form: { kind: 'cornered', sides } });
+    await screen.findByRole('rowheader', { name: 'Corner 2: at 700 mm' });
+    expect(lines('corner')).toBe(4);
+  });
 });
