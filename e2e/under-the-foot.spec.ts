@@ -91,7 +91,7 @@ test('a straight-stitch plate blocks every width, in words and in the picture', 
   await page.getByLabel('Width', { exact: true }).fill('3');
   await page.getByLabel('Width', { exact: true }).press('Enter');
   await expect
-    .poll(async () => (await app.api<{ settings: object | null }>('edges/edge-apron')).settings)
+    .poll(async () => (await app.api<{ settings: object | null }>('plans/plan-apron')).settings)
     .not.toBeNull();
   await plate([-1, 1]);
   await page.reload();

@@ -3,7 +3,7 @@ import type { Finish } from '../finish/finish';
 import type { School } from '../finish/school';
 import type { StartingValue, WorkRequest, WorkStep } from '../finish/work';
 import { foldsAsSewn } from '../finish/as-sewn';
-import { withMeasuredSteps } from '../finish/parts/measured-steps';
+import { withMeasuredSteps } from '../finish/measured-steps';
 import { machineValues } from '../finish/threading';
 import { foldPlanOf, refuseFold } from './fold-plan';
 

@@ -1,10 +1,10 @@
-import type { EdgeForm } from '../../edge/form';
-import { mitreOf } from '../../edge/mitre';
-import { slantMarks, slantTurn } from '../../edge/slant';
-import { swingEveryMm } from '../../edge/swing';
-import { taperShare } from '../../edge/taper';
-import type { Phase, WorkRequest, WorkStep, Workplace } from '../work';
-import { once } from './said';
+import type { EdgeForm } from '../edge/form';
+import { mitreOf } from '../edge/mitre';
+import { slantMarks, slantTurn } from '../edge/slant';
+import { swingEveryMm } from '../edge/swing';
+import { taperShare } from '../edge/taper';
+import type { Phase, WorkRequest, WorkStep, Workplace } from './work';
+import { once } from './parts/said';
 
 /** How the edge is turned, for the steps that follow from how it was measured. */
 export interface TurnedUp {
