@@ -1,7 +1,10 @@
 import { refusal, type Issue } from '../impossible';
+import { derivedOf } from './derived';
 import { cornersGapMm, flareRadiusMm } from './form-course';
 import type { CorneredForm, CurvedForm, EdgeForm, FlareForm, SlantForm, TaperForm } from './form';
 import { mitreAngleBoundsDegrees, mitreOf } from './mitre';
+import { isClosed } from './shape';
+import type { Joining } from './state';
 import { slantDegrees, steepestSlantDegrees } from './slant';
 import { deepestSharedMm, staysInSeamMm, taperShare } from './taper';
 
@@ -191,6 +194,20 @@ function mitresThatMeet(
           ),
         ];
   });
+}
+
+/**
+ * The same for an edge as it would be with a form: with the length that follows from it, and closed
+ * as somebody said or as its shape usually is.
+ */
+export function measuredIssues(
+  form: EdgeForm,
+  { lengthMm, joined }: { readonly lengthMm: number; readonly joined?: Joining | null | undefined },
+  allowanceMm: number | null = null,
+): Issue[] {
+  const derived = derivedOf(form, lengthMm);
+  const closed = isClosed({ ...derived, joined });
+  return formIssues(form, { lengthMm: derived.lengthMm, closed, allowanceMm });
 }
 
 /** What of a measured edge cannot be, each at its field and with what would be right. */

@@ -11,6 +11,12 @@ export interface Slant {
 /** A place on the leg where the hemline is marked. */
 export const slantPlaces = ['front-crease', 'seams', 'back-crease'] as const;
 export type SlantPlace = (typeof slantPlaces)[number];
+/** What they are called. */
+export const slantPlaceNames: Readonly<Record<SlantPlace, string>> = {
+  'front-crease': 'front crease',
+  seams: 'seams',
+  'back-crease': 'back crease',
+};
 
 export interface SlantMark {
   readonly place: SlantPlace;

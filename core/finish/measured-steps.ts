@@ -3,7 +3,7 @@ import { mitreOf } from '../edge/mitre';
 import { slantMarks, slantTurn } from '../edge/slant';
 import { swingEveryMm } from '../edge/swing';
 import { taperShare } from '../edge/taper';
-import type { Phase, WorkRequest, WorkStep, Workplace } from './work';
+import { phases, type Phase, type WorkRequest, type WorkStep, type Workplace } from './work';
 import { once } from './parts/said';
 
 /** How the edge is turned, for the steps that follow from how it was measured. */
@@ -149,15 +149,11 @@ export function withMeasuredSteps(
   const result = [...kept];
   for (const step of [...more].reverse()) {
     // Marks come before the cut; a curve while its line is sewn, after the line was begun.
-    const first = result.findIndex(({ phase }) => phaseOrder(phase) >= phaseOrder(step.phase));
+    const first = result.findIndex(
+      ({ phase }) => phases.indexOf(phase) >= phases.indexOf(step.phase),
+    );
     const last = result.findLastIndex(({ phase }) => phase === step.phase);
     result.splice(step.phase === 'sew' ? last + 1 : Math.max(0, first), 0, step);
   }
   return result;
 }
-
-const order: readonly Phase[] = ['measure', 'prepare', 'fold', 'set', 'scrap', 'start', 'sew'];
-const phaseOrder = (phase: Phase): number => {
-  const at = order.indexOf(phase);
-  return at < 0 ? order.length : at;
-};

@@ -6,8 +6,7 @@ import { parseLength } from '../../core/measure/parse-length';
 import { catalogue } from '../../core/finish/catalogue';
 import { derivedOf } from '../../core/edge/derived';
 import { edgeIssues } from '../../core/edge/edge-issues';
-import { formIssues } from '../../core/edge/form-issues';
-import { isClosed } from '../../core/edge/shape';
+import { measuredIssues } from '../../core/edge/form-issues';
 import { Impossible } from '../../core/impossible';
 import { impliedVariant } from '../../core/finish/fold-request';
 import { assumedLengths, foldPlanOf, unusedFoldFields } from '../../core/plan/fold-plan';
@@ -163,10 +162,9 @@ export const computations = {
       turnDegrees: circleFraction ? 360 * circleFraction : null,
       ...(form ? derivedOf(form, asked.lengthMm) : {}),
     };
-    const around = { lengthMm: shaped.lengthMm, closed: isClosed(shaped), allowanceMm: null };
     const issues = [
       ...edgeIssues({ ...shaped, depthMm }),
-      ...(form ? formIssues(form, around) : []),
+      ...(form ? measuredIssues(form, asked) : []),
     ];
     if (issues.length > 0) {
       throw new Impossible(issues.map((it) => ({ ...it, path: `edge.${it.path}` })));

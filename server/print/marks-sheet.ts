@@ -1,11 +1,11 @@
 import type { EdgeForm } from '../../core/edge/form';
-import { mitreOf } from '../../core/edge/mitre';
+import { mitreOf, trimmedBesideMm } from '../../core/edge/mitre';
 import {
   longerLeg,
   pairMarks,
   slantDegrees,
   slantTurn,
-  type SlantPlace,
+  slantPlaceNames,
 } from '../../core/edge/slant';
 import { taperShare } from '../../core/edge/taper';
 import { gaugeOf, type PageSize } from '../../core/fold/gauge';
@@ -40,12 +40,6 @@ interface Template {
 type At = readonly [xMm: number, yMm: number];
 const nothing: Template = { strokes: [], words: [] };
 const leftMm = 20;
-
-const placeNames: Readonly<Record<SlantPlace, string>> = {
-  'front-crease': 'front crease',
-  seams: 'seams',
-  'back-crease': 'back crease',
-};
 
 /** The slant as a card: the crease upright, the hemline at its angle. */
 function wedge(form: Extract<EdgeForm, { kind: 'slant' }>, topMm: number): Template {
@@ -92,7 +86,7 @@ function mitreCard(allowanceMm: number, angleDegrees: number, topMm: number, pag
   const bisector = alpha / 2;
   const finishedMm = allowanceMm / Math.sin(bisector);
   const finished = towards(bisector, finishedMm);
-  const trimmed = towards(bisector, Math.max(0, finishedMm - 6 / Math.sin(alpha)));
+  const trimmed = towards(bisector, Math.max(0, finishedMm - trimmedBesideMm / Math.sin(alpha)));
   const parallelTo = (turn: number): Stroke =>
     stroke(
       finished,
@@ -156,13 +150,13 @@ function told({ form, lengthMm, depthMm, allowanceMm }: MarkedEdge): string[] {
         `Leg flat ${both(flatWidthMm)} across; the hemline runs at ${slantDegrees(legs.left).toFixed(1)}°. Marks from the waist down, on both layers:`,
         ...marks.map(
           ({ leg, place, mm, cutMm }) =>
-            `${right ? `${leg} leg, ` : ''}${placeNames[place]}: hemline ${both(mm)}, cut ${both(cutMm)}`,
+            `${right ? `${leg} leg, ` : ''}${slantPlaceNames[place]}: hemline ${both(mm)}, cut ${both(cutMm)}`,
         ),
         ...(differ.leg === 'same'
           ? []
           : [`The ${differ.leg} leg is ${both(differ.byMm)} longer in front.`]),
         ...(snipAt
-          ? [`Snip the allowance at the ${placeNames[snipAt]}; it opens ${both(snipOpensMm)}.`]
+          ? [`Snip the allowance at the ${slantPlaceNames[snipAt]}; it opens ${both(snipOpensMm)}.`]
           : []),
       ];
     }

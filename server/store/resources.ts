@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { clothFromDescription } from '../../core/cloth/describe';
 import { followingForm } from '../../core/edge/derived';
 import { edgeIssues, joinIssues } from '../../core/edge/edge-issues';
-import { formIssues } from '../../core/edge/form-issues';
+import { measuredIssues } from '../../core/edge/form-issues';
 import { Impossible } from '../../core/impossible';
 import { isClosed } from '../../core/edge/shape';
 import { refuseFold } from '../../core/plan/fold-plan';
@@ -121,10 +121,8 @@ function refuseContradictory(draft: EdgeDraft): void {
 
 /** @throws Impossible at what cannot be measured so */
 function refuseForm(edge: EdgeDraft): void {
-  const { form, lengthMm } = edge;
   // What a finish turns in is the plan's; the edge itself is judged without it.
-  const around = { lengthMm, closed: isClosed(edge), allowanceMm: null };
-  const issues = form ? formIssues(form, around) : [];
+  const issues = edge.form ? measuredIssues(edge.form, edge) : [];
   if (issues.length > 0) throw new Impossible(issues);
 }
 

@@ -73,10 +73,13 @@ const nearer = (view: View, times: number): View => {
 const held = (at: number, from: number, size: number) => Math.min(from + size, Math.max(from, at));
 
 /** The keys that look nearer and move what is seen. */
-const keyMoves: Readonly<Record<string, (view: View) => View>> = {
-  '+': (view) => nearer(view, 1.5),
-  '-': (view) => nearer(view, 1 / 1.5),
+const looking = {
+  '+': (view: View) => nearer(view, 1.5),
+  '-': (view: View) => nearer(view, 1 / 1.5),
   '0': () => whole,
+};
+const keyMoves: Readonly<Record<string, (view: View) => View>> = {
+  ...looking,
   ArrowLeft: (view) => moved(view, -0.15, 0),
   ArrowRight: (view) => moved(view, 0.15, 0),
   ArrowUp: (view) => moved(view, 0, -0.15),
@@ -155,8 +158,11 @@ export function FromAbove({ edge, depthMm, allowanceMm, handles = [] }: FromAbov
       return next.zoom === 1 ? whole : moved(next, dx * gain, dy * gain);
     });
   };
-  const button =
-    'inline-flex size-11 items-center justify-center rounded-[3px] border border-seam bg-slip disabled:opacity-40';
+  const looks = [
+    { name: 'Look nearer', Icon: ZoomIn, off: view.zoom >= mostZoom, look: looking['+'] },
+    { name: 'Look from further', Icon: ZoomOut, off: view.zoom === 1, look: looking['-'] },
+    { name: 'See all of it', Icon: Maximize2, off: view.zoom === 1, look: looking['0'] },
+  ];
   return (
     <div className="relative flex h-full min-h-72 w-full flex-col md:min-h-52">
       <div ref={ref} className="min-h-0 grow overflow-hidden">
@@ -255,33 +261,18 @@ export function FromAbove({ edge, depthMm, allowanceMm, handles = [] }: FromAbov
         )}
       </p>
       <div className="absolute top-2 right-2 flex gap-1" role="group" aria-label="Look nearer">
-        <button
-          type="button"
-          className={button}
-          aria-label="Look nearer"
-          disabled={view.zoom >= mostZoom}
-          onClick={() => setView((before) => nearer(before, 1.5))}
-        >
-          <ZoomIn size={18} aria-hidden />
-        </button>
-        <button
-          type="button"
-          className={button}
-          aria-label="Look from further"
-          disabled={view.zoom === 1}
-          onClick={() => setView((before) => nearer(before, 1 / 1.5))}
-        >
-          <ZoomOut size={18} aria-hidden />
-        </button>
-        <button
-          type="button"
-          className={button}
-          aria-label="See all of it"
-          disabled={view.zoom === 1}
-          onClick={() => setView(whole)}
-        >
-          <Maximize2 size={18} aria-hidden />
-        </button>
+        {looks.map(({ name, Icon, off, look }) => (
+          <button
+            key={name}
+            type="button"
+            className="inline-flex size-11 items-center justify-center rounded-[3px] border border-seam bg-slip disabled:opacity-40"
+            aria-label={name}
+            disabled={off}
+            onClick={() => setView(look)}
+          >
+            <Icon size={18} aria-hidden />
+          </button>
+        ))}
       </div>
     </div>
   );

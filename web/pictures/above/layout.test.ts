@@ -48,9 +48,7 @@ describe('every thing, as it usually is', () => {
         const { leftMm, rightMm, bottomMm, topMm } = boundsOf(layout);
         expect(rightMm).toBeGreaterThan(leftMm);
         expect(topMm).toBeGreaterThan(bottomMm);
-        expect(area(layout, 'cut-off')).toHaveLength(
-          allowanceMm < 0 ? area(layout, 'cut-off').length : 0,
-        );
+        expect(area(layout, 'cut-off').length > 0).toBe(allowanceMm < 0);
         expect(line(layout, 'raw').length > 0).toBe(allowanceMm !== 0);
       }
     },

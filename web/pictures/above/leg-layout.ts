@@ -5,6 +5,9 @@ import { taperShare } from '../../../core/edge/taper';
 import type { DrawnEdge } from './course-layout';
 import type { AboveLayout, Note, Turned } from './layout';
 
+/** Where the right leg lies beside the left one. */
+export const rightLegAtMm = (flatWidthMm: number): number => flatWidthMm * 1.5;
+
 const point = (xMm: number, yMm: number): Point => ({ xMm, yMm });
 
 /** So much leg is drawn above the hem, a share of its width. */
@@ -190,7 +193,7 @@ export function tubeLayout(edge: DrawnEdge, turned: Turned): AboveLayout {
   if (!right) return slantedLeg(null, 0, flatWidthMm, left, turned);
   const legs = [
     slantedLeg('left', 0, flatWidthMm, left, turned),
-    slantedLeg('right', flatWidthMm * 1.5, flatWidthMm, right, turned),
+    slantedLeg('right', rightLegAtMm(flatWidthMm), flatWidthMm, right, turned),
   ];
   return {
     areas: legs.flatMap((leg) => leg.areas),

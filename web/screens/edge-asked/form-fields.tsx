@@ -1,7 +1,6 @@
 import { derivedOf } from '../../../core/edge/derived';
 import type { EdgeForm } from '../../../core/edge/form';
-import { formIssues } from '../../../core/edge/form-issues';
-import { usuallyJoined } from '../../../core/edge/shape';
+import { measuredIssues } from '../../../core/edge/form-issues';
 import { usualForms } from '../../../core/edge/things';
 import { useLengths } from '../../app/lengths-context';
 import { SelectField } from '../../controls/select-field';
@@ -18,6 +17,12 @@ import type { FieldsOf, MeasuredEdge } from './forms/form-length';
 export const withForm = (form: EdgeForm, lengthMm: number): Omit<MeasuredEdge, 'joined'> => ({
   form,
   ...derivedOf(form, lengthMm),
+});
+
+/** A shape or a length that was set by hand, with what follows from it or no longer holds. */
+export const setByHand = <P extends Partial<MeasuredEdge>>(form: EdgeForm | null, patch: P) => ({
+  ...patch,
+  ...(form && patch.lengthMm !== undefined ? derivedOf(form, patch.lengthMm) : {}),
 });
 
 interface FormFieldsProps {
@@ -49,9 +54,7 @@ export function FormFields({ edge, allowanceMm, onChange }: FormFieldsProps) {
   const lengths = useLengths();
   const set = (form: EdgeForm) => onChange(withForm(form, edge.lengthMm));
   const refuse = (form: EdgeForm): string | null => {
-    const derived = derivedOf(form, edge.lengthMm);
-    const closed = (edge.joined ?? usuallyJoined(derived)) === 'round';
-    const [issue] = formIssues(form, { lengthMm: derived.lengthMm, closed, allowanceMm });
+    const [issue] = measuredIssues(form, edge, allowanceMm);
     return issue ? issueInWords(issue, lengths) : null;
   };
   const begin = (kind: string) => {

@@ -1,6 +1,5 @@
 import { Tabs } from 'radix-ui';
 import { useNavigate, useSearchParams } from 'react-router';
-import { derivedOf } from '../../../core/edge/derived';
 import { asksLength } from '../../../core/edge/form';
 import { fullnessOf } from '../../../core/edge/fullness';
 import { pressedAwayShare } from '../../../core/fold/fullness';
@@ -14,7 +13,7 @@ import { NumberField } from '../../controls/number-field';
 import { TextField } from '../../controls/text-field';
 import { EdgePlan } from '../../pictures/edge-plan';
 import { FromAbove } from '../../pictures/from-above';
-import { FormFields } from '../edge-asked/form-fields';
+import { FormFields, setByHand } from '../edge-asked/form-fields';
 import { PurposeQuestion, StateQuestions } from '../edge-asked/edge-questions';
 import { ShapeAndLength } from '../edge-asked/shape-and-length';
 import { AlongPanel } from './along-panel';
@@ -158,13 +157,7 @@ export function EdgeSlip({ bench }: { bench: Bench }) {
         <ShapeAndLength
           shape={edge.form ? null : edge.shape}
           lengthMm={edge.lengthMm}
-          onChange={({ lengthMm, ...patch }) =>
-            set({
-              ...patch,
-              ...(lengthMm === undefined ? {} : { lengthMm }),
-              ...(edge.form && lengthMm !== undefined ? derivedOf(edge.form, lengthMm) : {}),
-            })
-          }
+          onChange={(patch) => set(setByHand(edge.form, patch))}
         />
       )}
       {edge.form === null && (

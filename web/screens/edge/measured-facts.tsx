@@ -6,7 +6,7 @@ import {
   pairMarks,
   slantDegrees,
   slantTurn,
-  type SlantPlace,
+  slantPlaceNames,
 } from '../../../core/edge/slant';
 import { deepestSharedMm, deepestUntaperedMm, taperShare } from '../../../core/edge/taper';
 import { useLengths } from '../../app/lengths-context';
@@ -19,12 +19,6 @@ interface FactsProps<K extends EdgeForm['kind']> {
   /** How much too long or too short a raw edge may be and still press flat, a share. */
   readonly pressedShare: number;
 }
-
-const placeNames: Readonly<Record<SlantPlace, string>> = {
-  'front-crease': 'front crease',
-  seams: 'seams',
-  'back-crease': 'back crease',
-};
 
 function Big({ number, children }: { number: string; children: React.ReactNode }) {
   return (
@@ -51,7 +45,7 @@ function SlantFacts({ form, depthMm, allowanceMm }: FactsProps<'slant'>) {
     <div className="grid gap-2">
       <Big number={`${Math.abs(slantDegrees(legs.left)).toFixed(1)}°`}>
         {snipAt && doubleAt
-          ? `Turned up ${cloth(depthMm)}, a snip at the ${placeNames[snipAt]} opens ${cloth(snipOpensMm)}; as much lies double at the ${placeNames[doubleAt]}.`
+          ? `Turned up ${cloth(depthMm)}, a snip at the ${slantPlaceNames[snipAt]} opens ${cloth(snipOpensMm)}; as much lies double at the ${slantPlaceNames[doubleAt]}.`
           : 'Level: nothing to snip.'}
         {differ.map(({ end, leg, byMm }) => (
           <span key={end}>
@@ -77,7 +71,7 @@ function SlantFacts({ form, depthMm, allowanceMm }: FactsProps<'slant'>) {
             <tr key={`${leg} ${place}`} className="border-b border-line">
               {right && <td>{leg}</td>}
               <th scope="row" className="font-normal">
-                {placeNames[place]}
+                {slantPlaceNames[place]}
               </th>
               <td className="font-bold">{cloth(mm)}</td>
               {allowanceMm > 0 && <td>{cloth(cutMm)}</td>}

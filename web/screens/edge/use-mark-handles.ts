@@ -1,14 +1,14 @@
 import { useMemo, useState } from 'react';
 import { placeAt, placesOf, type Place } from '../../../core/edge/course';
-import { derivedOf } from '../../../core/edge/derived';
 import type { EdgeForm } from '../../../core/edge/form';
 import { courseOf } from '../../../core/edge/form-course';
-import { formIssues } from '../../../core/edge/form-issues';
-import { usuallyJoined } from '../../../core/edge/shape';
+import { measuredIssues } from '../../../core/edge/form-issues';
 import type { EdgeRecord } from '../../../contract/records';
 import type { Handle } from '../../pictures/above/handle';
 import { levelled } from '../../pictures/above/course-layout';
+import { rightLegAtMm } from '../../pictures/above/leg-layout';
 import { change } from '../../app/records';
+import { withForm } from '../edge-asked/form-fields';
 
 type Of<K extends EdgeForm['kind']> = Extract<EdgeForm, { kind: K }>;
 type Grip = Omit<Handle, 'set'> & { with(mm: number): EdgeForm };
@@ -20,7 +20,7 @@ const point = (xMm: number, yMm: number) => ({ xMm, yMm });
 function slantGrips(form: Of<'slant'>): Grip[] {
   const legs = [
     ['left', form.left, 0],
-    ...(form.right ? ([['right', form.right, form.flatWidthMm * 1.5]] as const) : []),
+    ...(form.right ? ([['right', form.right, rightLegAtMm(form.flatWidthMm)]] as const) : []),
   ] as const;
   return legs.flatMap(([leg, marks, fromMm]) => {
     const rise = (marks.frontMm - marks.backMm) / 2;
@@ -127,25 +127,20 @@ function gripsOf(edge: EdgeRecord, depthMm: number): Grip[] {
 export function useMarkHandles(edge: EdgeRecord, depthMm: number) {
   const [dragged, setDragged] = useState<EdgeForm | null>(null);
   const shown = useMemo(
-    () => (dragged ? { ...edge, form: dragged, ...derivedOf(dragged, edge.lengthMm) } : edge),
+    () => (dragged ? { ...edge, ...withForm(dragged, edge.lengthMm) } : edge),
     [edge, dragged],
   );
-  const canBe = (form: EdgeForm) => {
-    const derived = derivedOf(form, edge.lengthMm);
-    const closed = (edge.joined ?? usuallyJoined(derived)) === 'round';
-    return formIssues(form, { lengthMm: derived.lengthMm, closed, allowanceMm: null }).length === 0;
-  };
   const handles = gripsOf(shown, depthMm).map(({ with: made, ...grip }): Handle => ({
     ...grip,
     set: (mm, done) => {
       const form = made(mm);
-      const kept = canBe(form) ? form : dragged;
+      const kept = measuredIssues(form, edge).length === 0 ? form : dragged;
       if (!done) {
         if (kept) setDragged(kept);
         return;
       }
       setDragged(null);
-      if (kept) change('edges', edge.id, { form: kept, ...derivedOf(kept, edge.lengthMm) });
+      if (kept) change('edges', edge.id, withForm(kept, edge.lengthMm));
     },
   }));
   return { shown, handles };

@@ -5,7 +5,6 @@ import { Suspense, useState } from 'react';
 import { later } from '../../app/later';
 import { useNavigate } from 'react-router';
 import { joinIssues } from '../../../core/edge/edge-issues';
-import { derivedOf } from '../../../core/edge/derived';
 import { asksLength } from '../../../core/edge/form';
 import { edgeThings, usualEdge, type EdgeThing, type UsualEdge } from '../../../core/edge/things';
 import { ApiError } from '../../app/api';
@@ -19,7 +18,7 @@ import { SmallAbove } from '../../pictures/above/small-above';
 import { FromAbove } from '../../pictures/from-above';
 import { thingNames } from '../../words/forms';
 import { PurposeQuestion, StateQuestions } from '../edge-asked/edge-questions';
-import { FormFields } from '../edge-asked/form-fields';
+import { FormFields, setByHand } from '../edge-asked/form-fields';
 import { ShapeAndLength } from '../edge-asked/shape-and-length';
 
 // The forms' package is loaded when a cloth is to be put on the shelf from here.
@@ -181,13 +180,11 @@ export function NewEdge(props: {
               <ShapeAndLength
                 shape={draft.form ? null : draft.shape}
                 lengthMm={lengthMm}
-                onChange={({ lengthMm: mm, ...patch }) =>
+                onChange={(patch) =>
                   set({
-                    ...patch,
+                    ...setByHand(draft.form, patch),
                     // A radius that belonged to another shape says nothing of this one.
                     ...(patch.shape ? { minRadiusMm: null, turnDegrees: null } : {}),
-                    ...(mm === undefined ? {} : { lengthMm: mm }),
-                    ...(draft.form && mm !== undefined ? derivedOf(draft.form, mm) : {}),
                   })
                 }
               />
