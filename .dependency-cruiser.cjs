@@ -43,7 +43,7 @@ module.exports = {
       severity: 'error',
       from: { pathNot: '^core/finish/|\\.(test|fixture)\\.tsx?$' },
       to: {
-        path: '^core/finish/(?!(as-sewn|catalogue|dials-clause|finish|fold-plan|fold-request|finish-margin|kit-need|measured-steps|nature|school|sewing-plan|threading|work)\\.ts$)',
+        path: '^core/finish/(?!(as-sewn|catalogue|dials-clause|finish|fold-plan|fold-request|finish-margin|kit-need|edge-schools|edge-steps|nature|school|sewing-plan|threading|work)\\.ts$)',
       },
     },
     {

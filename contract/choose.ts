@@ -3,17 +3,8 @@ import { wishNames } from '../core/choose/request';
 import { clothProperties } from './cloth';
 import { kitFoot, machine } from './kit';
 import { within } from './number';
-import {
-  edgeLengthMm,
-  edgeShape,
-  joining,
-  minRadiusMm,
-  oldHem,
-  purpose,
-  seamAllowanceMm,
-  wishedDepthMm,
-} from './edge';
-import { edgeForm } from './edge-form';
+import { oldHem, pairing, purpose, seamAllowanceMm, wishedDepthMm } from './edge';
+import { measuredEdge } from './measured-edge';
 import { crossings } from './seam';
 
 const share = within(0, 1);
@@ -30,18 +21,13 @@ export const wishes = z.strictObject(
 export const finishesRequest = z.strictObject({
   cloth: clothProperties,
   edge: z.strictObject({
-    lengthMm: edgeLengthMm,
+    ...measuredEdge,
     /** What it is for. */
     purpose: purpose.default('hem'),
     /** A hem that is in it already. */
     oldHem: oldHem.nullable().default(null),
-    shape: edgeShape.default('straight'),
-    joined: joining.nullish(),
-    minRadiusMm: minRadiusMm.default(null),
-    /** How much of a full circle the edge goes round. */
-    circleFraction: within(0.01, 1).nullish(),
-    /** How it was measured; shape, length, radius and turn follow from that. */
-    form: edgeForm.nullish(),
+    /** Whether there is a second one that has to come out the same. */
+    pair: pairing.default('alone'),
     depthMm: wishedDepthMm.nullish(),
     seamAllowanceMm: seamAllowanceMm.nullish(),
     crossings: crossings.default([]),

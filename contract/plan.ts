@@ -5,6 +5,7 @@ import type { DialSettings } from '../core/kit/dial-steps';
 import { clothProperties } from './cloth';
 import { edgeLengthMm, minRadiusMm, purpose } from './edge';
 import { foot, machine } from './kit';
+import { measuredEdge } from './measured-edge';
 import { within } from './number';
 
 /** Lengths of a fold request are checked against the finish's own rules; here only for sense. */
@@ -86,6 +87,8 @@ export const foldsRequest = z.strictObject({
   cloth: clothProperties,
   /** What a binding is made of; the cloth itself when left out. */
   strip: clothProperties.nullish(),
+  /** The edge it is folded on: what its shape asks of the turn is answered besides. */
+  edge: z.strictObject(measuredEdge).nullish(),
 });
 
 /** A fold wish whose variant may be left out: then it is the first that takes the lengths given. */

@@ -1,10 +1,8 @@
 import { assumedStrip } from '../cloth/usual-strip';
 import { ridingRadiusMm } from '../edge/curve';
 import { isClosed } from '../edge/shape';
-import type { OldHemSewing } from '../edge/state';
 import type { Finish } from '../finish/finish';
 import type { FoldWish } from '../finish/fold-request';
-import type { Nature } from '../finish/nature';
 import type { WorkRequest } from '../finish/work';
 import { crossingLayers } from '../fold/stack';
 import { liftsOf, type Machine } from '../kit/machine';
@@ -33,6 +31,7 @@ import {
 } from './weigh-cloth';
 import { weighBulk, weighRoll, weighSecondTurn, weighShowThrough, weighSlip } from './weigh-layers';
 import { weighNoFray, weighRawEdge } from './weigh-raw-edge';
+import { weighCorners, weighTaper } from './weigh-form';
 import {
   weighChild,
   weighCurve,
@@ -90,19 +89,6 @@ function outright(finish: Finish, variant: string, hindrances: readonly Hindranc
     hindrances,
     onlyToBeSeen: false,
   };
-}
-
-/** Starting guesses: minutes to take an old hem out, once and a metre. */
-const takingOut: Readonly<Record<OldHemSewing, readonly [once: number, perMetre: number]>> = {
-  chain: [2, 1],
-  lock: [2, 8],
-  topstitched: [2, 10],
-};
-
-function minutesBefore({ oldHem, lengthMm }: ChooseRequest['edge'], nature: Nature): number {
-  if (!oldHem || nature.keepsOldHem) return 0;
-  const [once, perMetre] = takingOut[oldHem.sewn];
-  return once + (perMetre * lengthMm) / 1000;
 }
 
 /** One way of making a variant: some lengths, on some machine. */
@@ -174,6 +160,7 @@ function considerWay(
       shape: edge.shape,
       turnDegrees: edge.turnDegrees,
       crossings: edge.crossings,
+      ...{ form: edge.form, pair: edge.pair, joined: edge.joined },
       ...use,
     },
     strip,
@@ -191,7 +178,6 @@ function considerWay(
     lengthMm: edge.lengthMm,
     passage,
     crossings: edge.crossings.length,
-    beforeMinutes: minutesBefore(edge, nature),
   });
   const gaps = kitGaps(finish, wish, kit, schools);
   const stitch = way.machine && usualStitch(need, way.machine, cloth.stretchPercent);
@@ -217,6 +203,8 @@ function considerWay(
     weighCurve(edge, nature, folds.finishedDepthMm),
     weighThickness(cloth, nature, wish.channelMm ?? null),
     flare,
+    weighTaper(edge, nature, folds, cloth),
+    weighCorners(edge, nature),
     spare,
     weighDepth(edge, folds),
     weighFelled(edge, nature),

@@ -38,8 +38,6 @@ export interface TimedEdge {
   /** How the thickest place goes under the foot, and how many seams are crossed. */
   readonly passage: Passage;
   readonly crossings: number;
-  /** Taking an old hem out first. */
-  readonly beforeMinutes: number;
 }
 
 /**
@@ -58,7 +56,7 @@ export function minutesOf(steps: readonly WorkStep[], edge: TimedEdge): Minutes 
       0,
     );
   const onceMinutes =
-    once + perChange * changes + perCrossing[edge.passage] * edge.crossings + edge.beforeMinutes;
+    once + perChange * changes + perCrossing[edge.passage] * edge.crossings;
   return {
     onceMinutes,
     perMetreMinutes: along,

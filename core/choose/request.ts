@@ -1,7 +1,8 @@
 import type { Cloth } from '../cloth/cloth';
 import type { CurvedEdge } from '../edge/curve';
 import type { Purpose } from '../edge/purpose';
-import type { OldHem } from '../edge/state';
+import type { EdgeForm } from '../edge/form';
+import type { OldHem, Pairing } from '../edge/state';
 import type { Foot } from '../kit/foot';
 import type { FootKind } from '../kit/foot-kind';
 import type { Machine } from '../kit/machine';
@@ -51,6 +52,10 @@ export interface ChosenEdge extends CurvedEdge {
   /** The allowance of a seam that is still to be sewn; as the finish has it when nobody said. */
   readonly seamAllowanceMm?: number | null | undefined;
   readonly crossings: readonly Crossing[];
+  /** How it was measured; null or left out for its length alone. */
+  readonly form?: EdgeForm | null | undefined;
+  /** Whether there is a second one that has to come out the same. */
+  readonly pair?: Pairing | undefined;
   /** For a small child, so that nothing may come off. */
   readonly forChild?: boolean | undefined;
   /** How much cloth there is beyond the finished edge; as much as is wanted when nobody said. */

@@ -1,7 +1,7 @@
 import type { Cloth } from '../cloth/cloth';
 import { tightestRadiusMm } from '../edge/curve';
 import { easedNarrowShare, narrowTurnMm } from '../edge/flare';
-import { fullnessOf, type Fullness } from '../edge/fullness';
+import { fullnessesOf, type Fullness } from '../edge/fullness';
 import type { Purpose } from '../edge/purpose';
 import type { Finish } from '../finish/finish';
 import type { FoldPlan } from '../finish/fold-plan';
@@ -185,7 +185,7 @@ export function weighFlare(
   if (!nature.worked.includes('turned')) return { ...noMatter, wish };
   const tightest = tightestRadiusMm(edge);
   const depthMm = wish.depthMm ?? wish.channelMm ?? wish.turnMm ?? 0;
-  const asWished = fullnessOf(edge, depthMm, cloth);
+  const asWished = fullnessesOf(edge, depthMm, cloth);
   const rule = finish.fields.depthMm;
   const movable = edge.depthMm === null && rule && takesField(rule, wish.variant);
   const deepestMm = tidyDown(
@@ -194,18 +194,23 @@ export function weighFlare(
       'timesDepth' in nature.leastRadius && tightest !== null
         ? tightest / nature.leastRadius.timesDepth
         : Infinity,
-      asWished.kind === 'full' ? asWished.deepestMm : Infinity,
+      ...asWished.map((it) => (it.kind === 'full' ? it.deepestMm : Infinity)),
     ),
   );
   const shallower = movable && deepestMm < depthMm && deepestMm >= rule.leastMm;
   const made = shallower ? deepestMm : depthMm;
-  const fullness = fullnessOf(edge, made, cloth);
-  const lies =
-    fullness.kind === 'full'
-      ? weighFullness(fullness, made)
-      : fullness.kind === 'short'
-        ? weighTightness(fullness.share, made, nature)
-        : noMatter;
+  // A measured edge may curve both ways: the one place is too full, the other too short.
+  const places = fullnessesOf(edge, made, cloth).map((it) =>
+    it.kind === 'full'
+      ? weighFullness(it, made)
+      : it.kind === 'short'
+        ? weighTightness(it.share, made, nature)
+        : noMatter,
+  );
+  const lies: Weighed = {
+    contributions: places.flatMap(({ contributions }) => contributions),
+    hindrances: places.flatMap(({ hindrances }) => hindrances),
+  };
   if (!shallower) return { ...lies, wish };
   const told = adds(
     -4,

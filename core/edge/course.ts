@@ -88,6 +88,19 @@ export function parallel(places: readonly Place[], inMm: number): Point[] {
   }));
 }
 
+/**
+ * The length of the line that runs beside an edge: an arc loses in·bend, the two pieces at a corner
+ * lose in·tan(half its turn) each. Source: docs/formulas.md, “Shapes”.
+ *
+ * @param inMm towards the cloth; beyond the edge is negative
+ */
+export function parallelLengthMm({ pieces, closed }: Course, inMm: number): number {
+  return pieces.reduce((sum, { lengthMm, bendRadians, cornerRadians }, i) => {
+    const turned = i < pieces.length - 1 || closed ? cornerRadians : 0;
+    return sum + lengthMm - inMm * (bendRadians + 2 * Math.tan(turned / 2));
+  }, 0);
+}
+
 /** How far the end of a course lies from its beginning. */
 export function gapMm(places: readonly Place[]): number {
   const [first, last] = [places[0], places.at(-1)];

@@ -7,12 +7,12 @@ import { along, home, once, said, step } from './parts/said';
 import {
   cut,
   finishRawEdge,
-  fitCurve,
   lastPress,
   markFolds,
   press,
   rawEdgePass,
 } from './parts/work';
+import { fitCurve } from './parts/fit-curve';
 import { mark } from '../fold/mark';
 import { stackMm } from '../fold/stack';
 import { refusal } from '../impossible';

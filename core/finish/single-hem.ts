@@ -6,7 +6,6 @@ import { home, once, said } from './parts/said';
 import {
   cut,
   finishRawEdge,
-  fitCurve,
   lastPress,
   markFolds,
   pin,
@@ -14,6 +13,7 @@ import {
   rawEdgePass,
   topstitch,
 } from './parts/work';
+import { fitCurve } from './parts/fit-curve';
 import type { StartingValue, WorkRequest, WorkStep } from './work';
 import { usualTwinGapMm } from '../stitch/stitch';
 import { catchMargin } from './parts/catch-margin';

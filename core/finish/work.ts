@@ -1,7 +1,7 @@
 import type { Cloth } from '../cloth/cloth';
 import type { EdgeForm } from '../edge/form';
 import type { EdgeShape } from '../edge/shape';
-import type { Joining, OldHem } from '../edge/state';
+import type { Joining, OldHem, Pairing } from '../edge/state';
 import type { Purpose } from '../edge/purpose';
 import type { Reasoned, Values } from '../fact';
 import type { DialSettings } from '../kit/dial-steps';
@@ -29,6 +29,8 @@ export interface WorkEdge extends Edge {
   /** How far a curved edge turns; null for all the way round. */
   readonly turnDegrees?: number | null | undefined;
   readonly joined?: Joining | null | undefined;
+  /** Whether there is a second one that has to come out the same. */
+  readonly pair?: Pairing | undefined;
   /** How it was measured; null or left out for its length alone. */
   readonly form?: EdgeForm | null | undefined;
   /** The seams it meets; none when left out. */

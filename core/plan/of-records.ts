@@ -5,7 +5,7 @@ import type { Purpose } from '../edge/purpose';
 import { ridingRadiusMm } from '../edge/curve';
 import type { EdgeForm } from '../edge/form';
 import { isClosed, type ShapedEdge } from '../edge/shape';
-import type { OldHem } from '../edge/state';
+import type { OldHem, Pairing } from '../edge/state';
 import type { Finish } from '../finish/finish';
 import type { FoldWish } from '../finish/fold-request';
 import type { Aim, SewingPlan } from '../finish/sewing-plan';
@@ -32,6 +32,7 @@ export interface EdgeFacts extends ShapedEdge {
   readonly oldHem: OldHem | null;
   readonly crossings: readonly Crossing[];
   readonly form?: EdgeForm | null;
+  readonly pair?: Pairing;
 }
 
 /** A plan as it is kept. */
@@ -129,7 +130,7 @@ export function workRequestOf(
   finish: Finish,
   defaults: Readonly<Record<string, string>> = {},
 ): WorkRequest {
-  const { shape, turnDegrees, joined, crossings, oldHem, form } = edge;
+  const { shape, turnDegrees, joined, crossings, oldHem, form, pair } = edge;
   return {
     wish: wholePlan(finish, sewing).fold,
     cloth: sewing.cloth,
@@ -138,7 +139,7 @@ export function workRequestOf(
       closed: isClosed(edge),
       cornered: shape === 'cornered',
       thickestTimes: thickestTimes(crossings),
-      ...{ oldHem, shape, turnDegrees, joined, crossings, form },
+      ...{ oldHem, shape, turnDegrees, joined, crossings, form, pair },
     },
     strip: sewing.strip,
     threading: { clothFibre: cloth.fibre, threadFibre },

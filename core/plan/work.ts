@@ -1,9 +1,11 @@
+import { fullnessesOf } from '../edge/fullness';
+import { edgeSchools, type EdgeQuestions } from '../finish/edge-schools';
 import { completed } from '../finish/fold-request';
 import type { Finish } from '../finish/finish';
 import type { School } from '../finish/school';
 import type { StartingValue, WorkRequest, WorkStep } from '../finish/work';
 import { foldsAsSewn } from '../finish/as-sewn';
-import { withMeasuredSteps } from '../finish/measured-steps';
+import { withEdgeSteps } from '../finish/edge-steps';
 import { machineValues } from '../finish/threading';
 import { foldPlanOf, refuseFold } from './fold-plan';
 
@@ -12,19 +14,51 @@ export function schoolsFor(finish: Finish, variant: string): School[] {
   return finish.schools.filter(({ variants }) => variants?.includes(variant) ?? true);
 }
 
-/** The way taken for each school: the first of these choices that is one, else the first way. */
-export function chosenWays(
-  finish: Finish,
-  variant: string,
-  ...choices: readonly Readonly<Record<string, string>>[]
-): Record<string, string> {
+function waysOf(schools: readonly School[], choices: readonly Readonly<Record<string, string>>[]) {
   return Object.fromEntries(
-    schoolsFor(finish, variant).map(({ id, ways }) => {
+    schools.map(({ id, ways }) => {
       const wanted = choices.map((choice) => choice[id]);
       const way = wanted.find((wish) => ways.some((known) => known.id === wish));
       return [id, way ?? ways[0]?.id ?? ''];
     }),
   );
+}
+
+/**
+ * The way taken for each school of the finish and of the edge: the first of these choices that is
+ * one, else the first way.
+ */
+export function chosenWays(
+  finish: Finish,
+  variant: string,
+  ...choices: readonly Readonly<Record<string, string>>[]
+): Record<string, string> {
+  return waysOf([...schoolsFor(finish, variant), ...edgeSchools], choices);
+}
+
+/**
+ * What the edge itself asks with this finish.
+ *
+ * @param depthMm how deep it is turned; null where it can't be folded
+ */
+export function edgeQuestionsOf(
+  finish: Finish,
+  { wish, cloth, edge }: Pick<WorkRequest, 'wish' | 'cloth' | 'edge'>,
+  depthMm: number | null,
+): EdgeQuestions {
+  const { shape, turnDegrees = null, crossings = [] } = edge;
+  const { worked } = finish.nature(wish.variant);
+  const turned = worked.includes('turned') && !worked.includes('scroll');
+  const fits =
+    shape && turned && depthMm !== null
+      ? fullnessesOf({ ...edge, shape, turnDegrees }, depthMm, cloth)
+      : [];
+  return {
+    roundWithSeams: edge.closed && crossings.length > 0 && !worked.includes('scroll'),
+    eased: fits.some((it) => it.kind === 'full' && it.way === 'eased'),
+    short: fits.some(({ kind }) => kind === 'short'),
+    paired: edge.pair === 'pair',
+  };
 }
 
 function ready(finish: Finish, request: WorkRequest): WorkRequest {
@@ -36,11 +70,11 @@ function ready(finish: Finish, request: WorkRequest): WorkRequest {
 export function stepsOf(finish: Finish, request: WorkRequest): WorkStep[] {
   const whole = ready(finish, request);
   const steps = finish.steps(whole);
-  if (!request.edge.form) return steps;
   const { allowanceMm, finishedDepthMm } = foldPlanOf(finish, foldsAsSewn(request));
-  return withMeasuredSteps(steps, whole, {
-    ...{ allowanceMm, depthMm: finishedDepthMm },
-    turned: finish.nature(whole.wish.variant).worked.includes('turned'),
+  const { worked, keepsOldHem = false } = finish.nature(whole.wish.variant);
+  return withEdgeSteps(steps, whole, {
+    ...{ allowanceMm, depthMm: finishedDepthMm, keepsOldHem },
+    turned: worked.includes('turned'),
   });
 }
 

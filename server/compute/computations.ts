@@ -4,9 +4,9 @@ import { clothFromHomeTests } from '../../core/cloth/home-tests';
 import { formatDecimal, formatInchFraction, formatLength } from '../../core/measure/format-length';
 import { parseLength } from '../../core/measure/parse-length';
 import { catalogue } from '../../core/finish/catalogue';
-import { derivedOf } from '../../core/edge/derived';
 import { edgeIssues } from '../../core/edge/edge-issues';
-import { measuredIssues } from '../../core/edge/form-issues';
+import { handZones } from '../../core/edge/hands';
+import { isClosed } from '../../core/edge/shape';
 import { Impossible } from '../../core/impossible';
 import { impliedVariant } from '../../core/finish/fold-request';
 import { assumedLengths, foldPlanOf, unusedFoldFields } from '../../core/plan/fold-plan';
@@ -22,6 +22,7 @@ import { foldsRequest, learnRequest, settingsRequest } from '../../contract/plan
 import { crossingsRequest } from '../../contract/seam';
 import { shapeRequest } from '../../contract/shape';
 import { parseBody } from '../http/refusal';
+import { knownEdge, turnAnswer } from './known-edge';
 import { knownFinish } from './known-finish';
 import { askedPlan, refuseStrip } from './asked-plan';
 import { learnAnswer } from './learn-answer';
@@ -85,7 +86,8 @@ export const computations = {
   },
 
   folds(body: unknown) {
-    const { finish: id, cloth, strip: made, variant, ...lengths } = parseBody(foldsRequest, body);
+    const request = parseBody(foldsRequest, body);
+    const { finish: id, cloth, strip: made, variant, edge, ...lengths } = request;
     const finish = knownFinish(id);
     const wish = { ...lengths, variant: variant ?? impliedVariant(finish, lengths) };
     refuseStrip(finish, wish.variant, made ?? null);
@@ -120,18 +122,28 @@ export const computations = {
             stripFoldsAtMm: strip.foldsAtMm,
           }
         : {}),
+      ...(edge ? { onEdge: turnAnswer(edge, plan, cloth) } : {}),
       assumed: assumedLengths(finish, wish),
       unused: unusedFoldFields(finish, wish),
     };
   },
 
   crossings(body: unknown) {
-    const { cloth, layersAtStitch, sole, presserLiftMm, presserLiftHighMm, ...edge } = parseBody(
+    const { cloth, layersAtStitch, sole, presserLiftMm, presserLiftHighMm, ...asked } = parseBody(
       crossingsRequest,
       body,
     );
+    const edge = asked.edge ? knownEdge(asked.edge) : null;
+    const crossed = {
+      lengthMm: edge?.lengthMm ?? asked.lengthMm ?? 0,
+      closed: asked.closed ?? (edge ? isClosed(edge) : false),
+      crossings: asked.crossings,
+    };
     const lifts = liftsOf({ presserLiftMm, presserLiftHighMm });
-    return alongTheEdge(edge, layersAtStitch, cloth, sole, lifts);
+    return {
+      ...alongTheEdge(crossed, layersAtStitch, cloth, sole, lifts),
+      ...(edge ? { hands: handZones(edge, asked.marginMm ?? null), ...crossed } : {}),
+    };
   },
 
   settings(body: unknown) {
@@ -156,16 +168,9 @@ export const computations = {
 
   finishes(body: unknown) {
     const { cloth, edge, kit, wishes } = parseBody(finishesRequest, body);
-    const { circleFraction, depthMm = null, form, ...asked } = edge;
-    const shaped = {
-      ...asked,
-      turnDegrees: circleFraction ? 360 * circleFraction : null,
-      ...(form ? derivedOf(form, asked.lengthMm) : {}),
-    };
-    const issues = [
-      ...edgeIssues({ ...shaped, depthMm }),
-      ...(form ? measuredIssues(form, asked) : []),
-    ];
+    const { circleFraction: _fraction, depthMm = null, ...asked } = edge;
+    const shaped = { ...asked, ...knownEdge(edge) };
+    const issues = edgeIssues({ ...shaped, depthMm });
     if (issues.length > 0) {
       throw new Impossible(issues.map((it) => ({ ...it, path: `edge.${it.path}` })));
     }

@@ -1,7 +1,6 @@
 import { TestApp, click, mainText, screen, waitFor } from '../testing/test-app';
 import { viewsOfLengths } from '../testing/views';
 
-jest.setTimeout(30_000);
 const app = new TestApp();
 beforeAll(() => app.start());
 afterAll(() => app.stop());

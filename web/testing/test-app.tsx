@@ -9,6 +9,9 @@ import { queryClient } from '../app/query-client';
 import { writer } from '../app/records';
 import { router } from '../app/router';
 
+// A machine that is busy with something else takes its time; a test that is well never waits so long.
+jest.setTimeout(120_000);
+
 /** How large every element is here, where nothing is laid out, px: room enough for any picture. */
 const roomPx = { x: 0, y: 0, left: 0, top: 0, width: 900, height: 460, right: 900, bottom: 460 };
 
@@ -47,7 +50,7 @@ export class TestApp {
     // A page of this size, printed for each thing that is not there yet, costs seconds.
     configure({
       defaultHidden: true,
-      asyncUtilTimeout: 10_000,
+      asyncUtilTimeout: 40_000,
       getElementError: (message) => new Error(message?.split('\n')[0] ?? 'not there'),
     });
     const child = spawn(process.execPath, ['dist/server/main.js'], {

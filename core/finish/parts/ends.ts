@@ -1,26 +1,41 @@
+import { closesOverMm as overlapMm, startPlaceOf, type StartReason } from '../../edge/start-place';
 import type { WorkRequest, WorkStep, Workplace } from '../work';
 import { alongOf } from './lumps';
 import { once } from './said';
 
-/** A round is sewn this far over its own beginning, mm. Starting guess. */
-const overlapMm = 10;
 /** A line begins this far in where the cloth is fine, so that the plate does not chew it, mm. */
 const fineGsm = 90;
 
+/** Where a round begins, in words. */
+const startsAt: Readonly<Record<StartReason, string>> = {
+  'one-end': '',
+  'thickest-seam': 'just before the thickest seam, {startAtMm} along the edge',
+  'least-seen': 'where it is seen least',
+  'clear-of-seams': 'clear of every seam, {startAtMm} along the edge',
+  'mid-side': 'in the middle of a side, {startAtMm} along the edge',
+};
+
 /** Where to begin, and how. */
 export function start(request: WorkRequest, at: Workplace): WorkStep[] {
-  const { edge, cloth } = request;
+  const { edge, cloth, schools } = request;
   if (edge.closed) {
-    const along = alongOf(request, 1);
+    const place = startPlaceOf(
+      {
+        ...{ lengthMm: edge.lengthMm, closed: true, form: edge.form },
+        seamsAtMm: (edge.crossings ?? []).map(({ atMm }) => atMm),
+        beforeThickestMm: alongOf(request, 1)?.startAtMm ?? null,
+      },
+      schools['round-start'],
+      false,
+    );
+    const arm = edge.cornered ? 'Start' : 'On the free arm, where there is one, start';
     return [
       once(
         0.5,
         'start',
         at,
-        along && along.startAtMm > 0
-          ? 'On the free arm, where there is one, start just before the thickest seam, {startAtMm} along the edge; tails held back, first stitches by handwheel.'
-          : 'On the free arm, where there is one, start where it is seen least; tails held back, first stitches by handwheel.',
-        { startAtMm: along?.startAtMm ?? 0 },
+        `${arm} ${startsAt[place.why]}; tails held back, first stitches by handwheel.`,
+        { startAtMm: place.atMm },
         ['handwheel'],
       ),
     ];

@@ -1,8 +1,9 @@
 import type { FoldPlan } from '../fold-plan';
 import type { WorkRequest, WorkStep } from '../work';
 import { course } from './course';
+import { fitCurve } from './fit-curve';
 import { home } from './said';
-import { cut, fitCurve, lastPress, markFolds, pin, press, topstitch } from './work';
+import { cut, lastPress, markFolds, pin, press, topstitch } from './work';
 
 /**
  * The work of a hem turned twice with the iron and sewn beside its inner fold, whether narrow or

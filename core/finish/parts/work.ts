@@ -1,4 +1,3 @@
-import { fullnessOf } from '../../edge/fullness';
 import type { Values } from '../../fact';
 import type { PassWish, WorkRequest, WorkStep } from '../work';
 import { dialsClause, ridesClause } from '../dials-clause';
@@ -123,49 +122,6 @@ export function finishRawEdge(request: WorkRequest, what = 'the raw edge'): Work
       );
     }
   }
-}
-
-/** What a curve does to the turned-up edge, as the one rule for it says. */
-export function fitCurve({ edge, cloth }: WorkRequest, depthMm: number): WorkStep[] {
-  if (!edge.shape) return [];
-  const { shape, lengthMm, minRadiusMm, turnDegrees = null, joined } = edge;
-  const fullness = fullnessOf(
-    { shape, lengthMm, minRadiusMm, turnDegrees, joined },
-    depthMm,
-    cloth,
-  );
-  if (fullness.kind === 'short') {
-    return [
-      along(
-        0.5,
-        'ease',
-        'table',
-        'Round the hole of radius {radiusMm} the turned edge is too short where it lands: clip it every {clipMm}, not up to the fold, until it lies.',
-        { radiusMm: fullness.radiusMm, clipMm: Math.max(10, fullness.radiusMm / 4) },
-        ['cutter'],
-      ),
-    ];
-  }
-  if (fullness.kind === 'fits' || fullness.way === 'pressed') return [];
-  const values = { radiusMm: fullness.radiusMm, percent: Math.round(fullness.share * 100) };
-  return [
-    fullness.way === 'eased'
-      ? along(
-          1.5,
-          'ease',
-          'iron',
-          'On the curve of radius {radiusMm} the raw edge is {percent} % too long: run a line of long stitches along it, draw it up until it lies flat, and shrink it with steam.',
-          values,
-          ['iron'],
-        )
-      : along(
-          1.5,
-          'ease',
-          'table',
-          'On the curve of radius {radiusMm} the raw edge is too long to ease: make the hem shallower, or bind or face it.',
-          values,
-        ),
-  ];
 }
 
 /** A stretchy cloth is overcast with a stitch that gives, percent. Starting guess. */

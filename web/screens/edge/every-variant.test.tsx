@@ -1,47 +1,55 @@
-import { fireEvent, within } from '@testing-library/react';
+import { fireEvent } from '@testing-library/react';
 import { catalogue } from '../../../core/finish/catalogue';
 import { startingWish } from '../../../core/finish/wishes.fixture';
-import { TestApp, mainText, screen, waitFor } from '../../testing/test-app';
+import { queryClient } from '../../app/query-client';
+import { TestApp, mainText, waitFor } from '../../testing/test-app';
 
-jest.setTimeout(60_000);
 const app = new TestApp();
 beforeAll(() => app.start());
 afterAll(() => app.stop());
 
 const variants = catalogue.flatMap((finish) =>
-  finish.variants.map(({ id }) => [`${finish.id}.${id}`, finish, id] as const),
+  finish.variants.map(({ id }, i) => [`${finish.id}.${id}`, finish, id, i === 0] as const),
 );
 const unsound = /[{}]|NaN|undefined/;
+/** By its label: asking for roles goes over the whole page, and here it is asked for often. */
+const drawn = (name: string) =>
+  waitFor(() => expect(document.querySelector(`[aria-label^="${name}"]`)).not.toBeNull());
 
 test.each(variants)(
-  '%s opens, folds, lists its work and its starting values',
-  async (_, finish, variant) => {
+  '%s folds, and has its starting values; one of each finish flat and in steps',
+  async (_, finish, variant, first) => {
     await app.change('plans/plan-tabard', {
       finish: finish.id,
       fold: startingWish(finish, variant),
       settings: null,
     });
+    // The page before this one must not be taken for it, however late its news arrives.
+    await app.open('/');
+    queryClient.clear();
+    await app.open('/edges/edge-tabard/setting');
+    const slip = () => document.querySelector('aside')?.textContent ?? '';
+    await waitFor(() => expect(slip()).toContain(finish.name));
+    expect(slip()).not.toMatch(unsound);
+
     await app.open('/edges/edge-tabard/folds');
-    await screen.findByRole('img', { name: /^Section through the hem/ });
-    const stageOf = () => screen.getByText(/^\d of \d$/).textContent ?? '';
+    await drawn('Section through the hem');
+    const stageOf = () => /(\d) of (\d)/.exec(mainText())?.[0] ?? '';
     const stages = Number(stageOf().at(-1));
     for (let i = 0; i < stages; i++) fireEvent.keyDown(document.body, { key: 'ArrowLeft' });
     await waitFor(() => expect(stageOf()).toBe(`1 of ${stages}`));
     for (let i = 0; i < stages; i++) fireEvent.keyDown(document.body, { key: 'ArrowRight' });
     await waitFor(() => expect(stageOf()).toBe(`${stages} of ${stages}`));
-    expect(screen.getAllByText(/\d layers?$/).length).toBeGreaterThan(0);
+    expect(mainText()).toMatch(/\d layers?/);
+    expect(mainText()).not.toMatch(unsound);
+    if (!first) return;
 
     await app.open('/edges/edge-tabard/folds?view=flat');
-    await screen.findByRole('img', { name: /^Flat cloth/ });
+    await drawn('Flat cloth');
     await app.open('/edges/edge-tabard/folds?view=steps');
-    await waitFor(() => expect(screen.getAllByRole('checkbox').length).toBeGreaterThan(2));
-    expect(mainText()).not.toMatch(unsound);
-
-    await app.open('/edges/edge-tabard/setting');
-    const slip = await screen.findByRole('complementary', { name: /^Setting/ });
     await waitFor(() =>
-      expect(within(slip).getAllByRole('heading')[0]?.textContent).toContain(finish.name),
+      expect(document.querySelectorAll('main [type="checkbox"]').length).toBeGreaterThan(2),
     );
-    expect(slip.textContent).not.toMatch(unsound);
+    expect(mainText()).not.toMatch(unsound);
   },
 );

@@ -12,7 +12,6 @@ import {
   waitFor,
 } from '../../testing/test-app';
 
-jest.setTimeout(30_000);
 const app = new TestApp();
 beforeAll(() => app.start());
 afterAll(() => app.stop());

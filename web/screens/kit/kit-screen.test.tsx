@@ -2,7 +2,6 @@ import { within } from '@testing-library/react';
 import type { FootRecord } from '../../../contract/records';
 import { TestApp, button, click, enter, screen, waitFor } from '../../testing/test-app';
 
-jest.setTimeout(30_000);
 const app = new TestApp();
 beforeAll(() => app.start());
 afterAll(() => app.stop());

@@ -3,22 +3,23 @@ import { mitreOf } from '../edge/mitre';
 import { slantMarks, slantTurn } from '../edge/slant';
 import { swingEveryMm } from '../edge/swing';
 import { taperShare } from '../edge/taper';
+import type { TurnedUp } from '../edge/turned-on';
+import { alterationSteps, secondOfPair } from './alteration-steps';
 import { phases, type Phase, type WorkRequest, type WorkStep, type Workplace } from './work';
 import { once } from './parts/said';
 
-/** How the edge is turned, for the steps that follow from how it was measured. */
-export interface TurnedUp {
+/** How the edge is worked, for the steps that follow from what it is. */
+export interface WorkedUp extends TurnedUp {
   /** Whether it is turned up on itself at all. */
   readonly turned: boolean;
-  /** Cloth beyond the finished edge. */
-  readonly allowanceMm: number;
-  readonly depthMm: number;
+  /** Whether an old hem stays as it is. */
+  readonly keepsOldHem: boolean;
 }
 
 type Of<K extends EdgeForm['kind']> = Extract<EdgeForm, { kind: K }>;
 const inPhase = (phase: Phase, step: WorkStep): WorkStep => ({ ...step, phase });
 
-function slantSteps({ flatWidthMm, left, right }: Of<'slant'>, up: TurnedUp): WorkStep[] {
+function slantSteps({ flatWidthMm, left, right }: Of<'slant'>, up: WorkedUp): WorkStep[] {
   const marks = (leg: typeof left) => slantMarks({ ...leg, flatWidthMm }).map(({ mm }) => mm);
   const [frontMm = 0, seamsMm = 0, backMm = 0] = marks(left);
   const [otherFrontMm = 0, otherSeamsMm = 0, otherBackMm = 0] = marks(right ?? left);
@@ -56,7 +57,7 @@ function slantSteps({ flatWidthMm, left, right }: Of<'slant'>, up: TurnedUp): Wo
   ];
 }
 
-function taperSteps(form: Of<'taper'>, up: TurnedUp, at: Workplace): WorkStep[] {
+function taperSteps(form: Of<'taper'>, up: WorkedUp, at: Workplace): WorkStep[] {
   const { missingMm, letOutMm, takeInMm } = taperShare(form);
   if (!up.turned || missingMm <= 0) return [];
   return [
@@ -74,7 +75,7 @@ function taperSteps(form: Of<'taper'>, up: TurnedUp, at: Workplace): WorkStep[] 
   ];
 }
 
-function cornerSteps({ sides }: Of<'cornered'>, up: TurnedUp, at: Workplace): WorkStep[] {
+function cornerSteps({ sides }: Of<'cornered'>, up: WorkedUp, at: Workplace): WorkStep[] {
   const angles = [
     ...new Set(sides.filter(({ mitred }) => mitred).map(({ angleDegrees }) => angleDegrees)),
   ];
@@ -116,7 +117,7 @@ function curveSteps({ curves }: Of<'curved'>, { sewn }: WorkRequest, at: Workpla
   );
 }
 
-function stepsOfForm(request: WorkRequest, up: TurnedUp, at: Workplace): WorkStep[] {
+function stepsOfForm(request: WorkRequest, up: WorkedUp, at: Workplace): WorkStep[] {
   const { form = null } = request.edge;
   switch (form?.kind) {
     case 'slant':
@@ -132,28 +133,37 @@ function stepsOfForm(request: WorkRequest, up: TurnedUp, at: Workplace): WorkSte
   }
 }
 
+/** Steps that an edge asks for, whichever finish it gets, in the order of the hands. */
+function stepsOfEdge(request: WorkRequest, up: WorkedUp, at: Workplace): WorkStep[] {
+  return [
+    ...(up.keepsOldHem ? [] : alterationSteps(request, up)),
+    ...stepsOfForm(request, up, at),
+  ];
+}
+
 /**
- * The work of an edge with the steps that follow from how it was measured, each first in its phase;
- * curves of its own take the place of the one step for the tightest.
+ * The work of an edge with the steps that follow from what it is, each first in its phase; curves of
+ * its own take the place of the one step for the tightest, and the second of a pair comes last.
  */
-export function withMeasuredSteps(
+export function withEdgeSteps(
   steps: readonly WorkStep[],
   request: WorkRequest,
-  up: TurnedUp,
+  up: WorkedUp,
 ): WorkStep[] {
   const at = steps.find(({ phase }) => phase === 'sew')?.at ?? 'table';
-  const more = stepsOfForm(request, up, at);
-  if (more.length === 0) return [...steps];
+  const more = stepsOfEdge(request, up, at);
   const own = more.some(({ id }) => id.startsWith('curve-'));
-  const kept = steps.filter(({ id }) => !(own && id === 'curve'));
-  const result = [...kept];
+  const result = steps.filter(({ id }) => !(own && id === 'curve'));
   for (const step of [...more].reverse()) {
     // Marks come before the cut; a curve while its line is sewn, after the line was begun.
     const first = result.findIndex(
       ({ phase }) => phases.indexOf(phase) >= phases.indexOf(step.phase),
     );
     const last = result.findLastIndex(({ phase }) => phase === step.phase);
-    result.splice(step.phase === 'sew' ? last + 1 : Math.max(0, first), 0, step);
+    const where = step.phase === 'sew' ? last + 1 : first < 0 ? result.length : first;
+    result.splice(where, 0, step);
   }
+  const back = result.findIndex(({ phase }) => phase === 'put-back');
+  result.splice(back < 0 ? result.length : back, 0, ...secondOfPair(request));
   return result;
 }
