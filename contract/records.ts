@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { lengthUnits } from '../core/measure/unit';
+import { mostPlates } from '../core/seam/plates';
 import { symptomIds } from '../core/diagnose/symptom';
 import { aims } from '../core/finish/sewing-plan';
 import { threadMatches } from '../core/kit/thread';
@@ -206,6 +207,11 @@ export const preferencesDraft = z.strictObject({
   schools,
   /** The share of stitches one is content to sew again. */
   acceptedPercent: within(0.1, 50, ' %').default(2),
+  /** Levelling plates one owns, by how thick each is. */
+  platesMm: z
+    .array(within(0.3, 12, ' mm'))
+    .max(mostPlates, `At most ${mostPlates} plates.`)
+    .default([]),
 });
 export type PreferencesDraft = z.infer<typeof preferencesDraft>;
 export const preferences = z.object({ ...stored, ...preferencesDraft.shape });

@@ -90,3 +90,72 @@ describe('shape', () => {
     expect(answer.error.message).not.toMatch(/[{}]|NaN|undefined/);
   });
 });
+
+describe('the same edge, where it matters to the folds and to what crosses it', () => {
+  const circle = {
+    lengthMm: 4400,
+    form: { kind: 'flare', by: 'fraction', fraction: 1 },
+  };
+  const folds = (edge: object, depthMm = 20) =>
+    post('folds', { finish: 'single-hem', variant: 'serged', depthMm, cloth, edge });
+
+  test('folds: how long the raw edge is, where it lands, and what it takes', async () => {
+    const { body } = await folds(circle).expect(200);
+    expect(body.marks).toMatchObject([{ name: 'hemline', fromRawEdgeMm: 20 }]);
+    const radius = 4400 / (2 * Math.PI);
+    expect(body.onEdge.rawEdgeMm).toBeCloseTo((4400 * (radius + 20)) / radius, 6);
+    expect(body.onEdge.landsOnMm).toBeCloseTo((4400 * (radius - 20)) / radius, 6);
+    expect(body.onEdge.fullness).toMatchObject([{ kind: 'full', how: 'eased' }]);
+    const taper = {
+      ...{ kind: 'taper', rawFlatMm: 165.1, landingFlatMm: 190.5 },
+      ...{ seams: 2, insideAllowanceMm: 15 },
+    };
+    const leg = (await folds({ lengthMm: 360, form: taper }, 40).expect(200)).body.onEdge;
+    expect(leg).toMatchObject({ rawEdgeMm: 330.2, landsOnMm: 381 });
+    expect(leg.taper.letOutMm).toBeCloseTo(6.35, 6);
+    const plain = await post('folds', {
+      finish: 'single-hem',
+      variant: 'serged',
+      depthMm: 20,
+      cloth,
+    });
+    expect(plain.body).not.toHaveProperty('onEdge');
+  });
+
+  test('crossings: the perimeter, and curves and corners along it', async () => {
+    const side = (lengthMm: number) => ({ lengthMm, angleDegrees: 90, mitred: true });
+    const napkin = { kind: 'cornered', sides: [side(420), side(400), side(420), side(400)] };
+    const { body } = await post('crossings', {
+      ...{ cloth, layersAtStitch: 3, crossings: [] },
+      edge: { lengthMm: 1000, form: napkin },
+    }).expect(200);
+    expect(body).toMatchObject({ lengthMm: 1640, closed: true });
+    expect(body.hands.map(({ fromMm }: { fromMm: number }) => fromMm)).toEqual([
+      ...[420, 820, 1240, 1640],
+    ]);
+    const tail = {
+      kind: 'curved',
+      curves: [{ fromMm: 60, toMm: 220, radiusMm: 70, side: 'outside' }],
+    };
+    const curved = await post('crossings', {
+      ...{ cloth, layersAtStitch: 3, crossings: [], marginMm: 0.7 },
+      edge: { lengthMm: 1200, form: tail },
+    }).expect(200);
+    expect(curved.body.hands).toMatchObject([
+      { kind: 'curve', fromMm: 60, toMm: 220, everyMm: expect.closeTo(19.8, 1) },
+    ]);
+  });
+
+  test('what cannot be is told at the field of the edge', async () => {
+    const tail = {
+      kind: 'curved',
+      curves: [{ fromMm: 60, toMm: 50, radiusMm: 70, side: 'inside' }],
+    };
+    const wrong = await folds({ lengthMm: 1200, form: tail }).expect(400);
+    expect(wrong.body.error.issues).toMatchObject([{ path: 'edge.form.curves.0.toMm' }]);
+    const none = await post('crossings', { cloth, layersAtStitch: 3, crossings: [] }).expect(400);
+    expect(none.body.error.issues).toMatchObject([{ path: 'lengthMm' }]);
+    const unknown = await folds({ ...circle, colour: 'red' }).expect(400);
+    expect(unknown.body.error.message).toContain('colour');
+  });
+});

@@ -55,8 +55,7 @@ export function minutesOf(steps: readonly WorkStep[], edge: TimedEdge): Minutes 
         sum + (perMetreMinutes ?? (typeof at === 'string' ? perMetre[at] : perMetreAt[at.machine])),
       0,
     );
-  const onceMinutes =
-    once + perChange * changes + perCrossing[edge.passage] * edge.crossings;
+  const onceMinutes = once + perChange * changes + perCrossing[edge.passage] * edge.crossings;
   return {
     onceMinutes,
     perMetreMinutes: along,

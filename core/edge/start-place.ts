@@ -4,7 +4,8 @@ import type { EdgeForm } from './form';
 export const closesOverMm = 10;
 
 /** Why a line of stitching begins where it does. */
-export type StartReason = 'one-end' | 'thickest-seam' | 'least-seen' | 'clear-of-seams' | 'mid-side';
+export type StartReason =
+  'one-end' | 'thickest-seam' | 'least-seen' | 'clear-of-seams' | 'mid-side';
 
 export interface StartPlace {
   readonly atMm: number;

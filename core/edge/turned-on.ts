@@ -87,9 +87,7 @@ export function turnOnEdge(
 ): TurnOnEdge {
   const { form = null } = edge;
   const turned = up.allowanceMm > 0 && up.depthMm > 0;
-  const fullness: Fullness[] = turned
-    ? fullnessesOf(edge, up.depthMm, cloth)
-    : [{ kind: 'fits' }];
+  const fullness: Fullness[] = turned ? fullnessesOf(edge, up.depthMm, cloth) : [{ kind: 'fits' }];
   return {
     finishedMm: edge.lengthMm,
     ...linesOf(edge, up),
@@ -103,9 +101,7 @@ export function turnOnEdge(
     corners:
       form?.kind === 'cornered' && turned
         ? form.sides.flatMap(({ angleDegrees, mitred }, corner) =>
-            mitred
-              ? [{ corner, angleDegrees, ...mitreOf({ ...up, angleDegrees }) }]
-              : [],
+            mitred ? [{ corner, angleDegrees, ...mitreOf({ ...up, angleDegrees }) }] : [],
           )
         : [],
   };

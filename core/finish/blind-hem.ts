@@ -4,14 +4,7 @@ import { foldsAsSewn } from './as-sewn';
 import { ridesClause } from './dials-clause';
 import { course } from './parts/course';
 import { along, home, once, said, step } from './parts/said';
-import {
-  cut,
-  finishRawEdge,
-  lastPress,
-  markFolds,
-  press,
-  rawEdgePass,
-} from './parts/work';
+import { cut, finishRawEdge, lastPress, markFolds, press, rawEdgePass } from './parts/work';
 import { fitCurve } from './parts/fit-curve';
 import { mark } from '../fold/mark';
 import { stackMm } from '../fold/stack';

@@ -29,7 +29,9 @@ export const edgeSchools: readonly EdgeSchool[] = [
       {
         id: 'thickest',
         name: 'Just before the thickest seam',
-        costs: [said('thickest', 'The end overlaps on the seam, where nobody sees it; it is thick.')],
+        costs: [
+          said('thickest', 'The end overlaps on the seam, where nobody sees it; it is thick.'),
+        ],
       },
       {
         id: 'least-seen',
@@ -48,12 +50,16 @@ export const edgeSchools: readonly EdgeSchool[] = [
       {
         id: 'gathered',
         name: 'A gathered line and steam',
-        costs: [said('gathered', 'Works on any machine and to the millimetre; a line more to sew.')],
+        costs: [
+          said('gathered', 'Works on any machine and to the millimetre; a line more to sew.'),
+        ],
       },
       {
         id: 'differential',
         name: 'Differential feed',
-        costs: [said('differential', 'Even, and done while the edge is serged; needs an overlocker.')],
+        costs: [
+          said('differential', 'Even, and done while the edge is serged; needs an overlocker.'),
+        ],
         needs: sergedPass,
       },
       {

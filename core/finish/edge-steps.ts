@@ -135,10 +135,7 @@ function stepsOfForm(request: WorkRequest, up: WorkedUp, at: Workplace): WorkSte
 
 /** Steps that an edge asks for, whichever finish it gets, in the order of the hands. */
 function stepsOfEdge(request: WorkRequest, up: WorkedUp, at: Workplace): WorkStep[] {
-  return [
-    ...(up.keepsOldHem ? [] : alterationSteps(request, up)),
-    ...stepsOfForm(request, up, at),
-  ];
+  return [...(up.keepsOldHem ? [] : alterationSteps(request, up)), ...stepsOfForm(request, up, at)];
 }
 
 /**

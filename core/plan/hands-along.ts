@@ -5,10 +5,11 @@ import type { EdgeForm } from '../edge/form';
 import type { Finish } from '../finish/finish';
 import type { WorkRequest } from '../finish/work';
 import { pressedShare } from '../fold/stack';
-import { spanOf } from '../seam/crossing';
+import { spanOf, type Crossing } from '../seam/crossing';
 import type { AlongEdge, Sole } from '../seam/crossings';
+import { unrolled } from '../seam/unrolled';
 
-/** Something the hands do at a place, or all along a stretch, of the edge. */
+/** Something the hands do at a place, or all along a stretch, measured from where the line begins. */
 export type HandsAt = {
   readonly fromMm: number;
   /** The same as where it begins, for a place. */
@@ -39,14 +40,20 @@ const handFoldedMm = 40;
 /** A step lower than this wants no shim, mm. Starting guess. */
 const leastShimMm = 1;
 
+/** What the hands do along an edge, and where on the edge they begin. */
+export interface HandsAlong {
+  /** From where the edge is measured. */
+  readonly startAtMm: number;
+  readonly hands: readonly HandsAt[];
+}
+
 /** An edge as the hands meet it. */
 export interface HandledEdge extends CurvedEdge {
   readonly form: EdgeForm | null;
 }
 
 /**
- * What the hands do along an edge and where, from the start to the close, in the order in which they
- * come: a round goes on from its start and past its own beginning.
+ * What the hands do along an edge, from the start to the close, in the order in which they come.
  * Source: craft practice, “The hands at the machine”.
  *
  * @param along what the foot meets: seams with their zones
@@ -58,7 +65,7 @@ export function handsAlong(
   work: WorkRequest,
   along: AlongEdge,
   sole: Sole,
-): HandsAt[] {
+): HandsAlong {
   const { wish, cloth, schools, sewn } = work;
   const { lengthMm } = edge;
   const { closed, crossings = [] } = work.edge;
@@ -76,33 +83,17 @@ export function handsAlong(
     schools['round-start'],
     fed,
   );
-  const place = (mm: number) => {
-    const wrapped = closed ? ((mm % lengthMm) + lengthMm) % lengthMm : mm;
-    return Math.min(lengthMm, Math.max(0, wrapped));
-  };
   const shims = along.zones.filter(({ shimMm }) => shimMm >= leastShimMm);
-  const middle: HandsAt[] = [
+  const met: HandsAt[] = [
     ...along.zones
       .filter(({ kind }) => kind === 'handwheel')
       .map(({ fromMm, toMm }): HandsAt => ({ kind: 'handwheel', fromMm, toMm })),
     ...(looped || fed
       ? []
-      : shims.map(
-          ({ kind, fromMm, toMm, shimMm }): HandsAt => ({
-            ...{ kind: kind === 'shim-front' ? 'shim-front' : 'shim-behind', fromMm, toMm, shimMm },
-            layers: layersFor(shimMm, cloth.thicknessMm),
-          }),
-        )),
-    ...(fed
-      ? crossings.flatMap((crossing): HandsAt[] => {
-          const { fromMm, toMm } = spanOf(crossing);
-          const [out, back] = [place(fromMm - sole.toeMm), place(toMm + sole.heelMm)];
-          return [
-            { kind: 'slide-out', fromMm: out, toMm: out },
-            { kind: 'feed-in', fromMm: back, toMm: back },
-          ];
-        })
-      : []),
+      : shims.map(({ kind, fromMm, toMm, shimMm }): HandsAt => ({
+          ...{ kind: kind === 'shim-front' ? 'shim-front' : 'shim-behind', fromMm, toMm, shimMm },
+          layers: layersFor(shimMm, cloth.thicknessMm),
+        }))),
     ...handZones(edge, sewn?.smallerSideMm ?? null).map((zone): HandsAt =>
       zone.kind === 'corner'
         ? {
@@ -112,27 +103,50 @@ export function handsAlong(
         : { kind: 'curve', fromMm: zone.fromMm, toMm: zone.toMm, everyMm: zone.everyMm },
     ),
   ];
-  /** How far along from the start; what lies on it begins the round rather than ends it. */
-  const fromStart = ({ fromMm, toMm }: HandsAt) => {
-    if (!closed) return fromMm;
-    const off = (((fromMm - start.atMm) % lengthMm) + lengthMm) % lengthMm;
-    return off + (toMm - fromMm) > lengthMm && off > lengthMm / 2 ? off - lengthMm : off;
+  const from = closed ? start.atMm : 0;
+  const inOrder = closed ? unrolled(met, lengthMm, from, sameHands) : met;
+  const scroll: HandsAt[] = fed ? outAndIn(crossings, { lengthMm, closed, from, sole }) : [];
+  const at = (mm: number) => ({ fromMm: Math.max(0, mm), toMm: Math.max(0, mm) });
+  const begin: HandsAt = {
+    ...{ kind: 'start', ...at(0), why: start.why },
+    freeArm: ['tube', 'circle'].includes(edge.shape) && closed,
   };
-  const sorted = middle.sort((a, b) => fromStart(a) - fromStart(b));
-  const at = (mm: number) => ({ fromMm: place(mm), toMm: place(mm) });
-  const tube = ['tube', 'circle'].includes(edge.shape) && closed;
-  return [
-    { kind: 'start', ...at(start.atMm), why: start.why, freeArm: tube },
-    ...sorted,
-    ...(closed
-      ? [
-          ...(fed
-            ? [{ kind: 'slide-out', ...at(start.atMm - handFoldedMm) } as const]
-            : [{ kind: 'cut-tails', ...at(start.atMm - tailsCutBeforeMm) } as const]),
-          { kind: 'close', ...at(start.atMm), overlapMm: closesOverMm, ends } as const,
-        ]
-      : [{ kind: 'end', ...at(lengthMm), ends } as const]),
-  ];
+  const end: HandsAt[] = closed
+    ? [
+        fed
+          ? { kind: 'slide-out', ...at(lengthMm - handFoldedMm) }
+          : { kind: 'cut-tails', ...at(lengthMm - tailsCutBeforeMm) },
+        { kind: 'close', ...at(lengthMm), overlapMm: closesOverMm, ends },
+      ]
+    : [{ kind: 'end', ...at(lengthMm), ends }];
+  const middle = [...inOrder, ...scroll].sort((a, b) => a.fromMm - b.fromMm);
+  return { startAtMm: from, hands: [begin, ...middle, ...end] };
+}
+
+const sameHands = (a: HandsAt, b: HandsAt): boolean =>
+  a.kind === b.kind &&
+  a.kind !== 'corner' &&
+  ('shimMm' in a ? a.shimMm : 0) === ('shimMm' in b ? b.shimMm : 0) &&
+  ('everyMm' in a ? a.everyMm : 0) === ('everyMm' in b ? b.everyMm : 0);
+
+/** Out of the scroll a toe before each lump, and in again a heel behind it. */
+function outAndIn(
+  crossings: readonly Crossing[],
+  at: { lengthMm: number; closed: boolean; from: number; sole: Sole },
+): HandsAt[] {
+  const { lengthMm, closed, from, sole } = at;
+  const place = (mm: number) => {
+    const off = closed ? (((mm - from) % lengthMm) + lengthMm) % lengthMm : mm;
+    return Math.min(lengthMm, Math.max(0, off));
+  };
+  return crossings.flatMap((crossing): HandsAt[] => {
+    const { fromMm, toMm } = spanOf(crossing);
+    const [out, back] = [place(fromMm - sole.toeMm), place(toMm + sole.heelMm)];
+    return [
+      { kind: 'slide-out', fromMm: out, toMm: out },
+      { kind: 'feed-in', fromMm: back, toMm: back },
+    ];
+  });
 }
 
 /**

@@ -10,6 +10,7 @@ import { trueSettings } from './migrations/0007-true-settings';
 import { theFloor } from './migrations/0008-the-floor';
 import { bookInOrder } from './migrations/0009-book-in-order';
 import { measuredEdges } from './migrations/0010-measured-edges';
+import { levellingPlates } from './migrations/0011-levelling-plates';
 import { Tables } from './tables';
 import { FolderTrouble } from './trouble';
 
@@ -25,6 +26,7 @@ export const migrations: readonly Migration[] = [
   theFloor,
   bookInOrder,
   measuredEdges,
+  levellingPlates,
 ];
 
 /** The number of the tables as this app knows them; it stands in the head of the file too. */

@@ -145,6 +145,7 @@ const columns: Record<RecordTable, ModelAttributes> = {
     inchRounding: text,
     schools: json,
     acceptedPercent: { type: number, defaultValue: 2 },
+    platesMm: { type: json, defaultValue: [] },
   },
 };
 

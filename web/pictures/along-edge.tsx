@@ -1,268 +1,210 @@
-import type { AlongEdge } from '../../core/seam/crossings';
-import type { HandZone } from '../../core/edge/hands';
+import type { HandsAt } from '../../core/plan/hands-along';
+import type { EdgePlateau } from '../../core/seam/profile';
 import { useLengths } from '../app/lengths-context';
+import { handInWords } from '../words/hands';
+import { alongFrame, blockOf, marksInRows, type AlongFrame } from './along/layout';
 import { tickStepMm, ticksWithin } from './axis';
 import { NumbersTable } from './numbers-table';
-import { widthOf } from './place-labels';
+import { alongLine, placeLabels, widthOf } from './place-labels';
 import { useBox } from './use-box';
 
 interface AlongEdgeProps {
-  readonly along: AlongEdge;
+  /** The stack along the edge, as it comes from the start. */
+  readonly profile: readonly EdgePlateau[];
+  readonly hands: readonly HandsAt[];
   readonly lengthMm: number;
-  readonly closed: boolean;
-  /** Curves and corners. */
-  readonly hands: readonly HandZone[];
+  readonly mostStackMm: number;
+  readonly passes: boolean;
 }
 
-const zoneNames = {
-  handwheel: 'handwheel',
-  'shim-behind': 'shim behind the heel',
-  'shim-front': 'shim before the toe',
-} as const;
+const fontPx = 14;
 
-/** The stack's height round the edge, with where to do what; heights drawn larger than lengths. */
-export function AlongEdgePicture({ along, lengthMm, closed, hands }: AlongEdgeProps) {
-  const lengths = useLengths();
+/** The stack's height from the start to the close, with what the hands do where; heights are drawn larger than lengths. */
+export function AlongEdgePicture(props: AlongEdgeProps) {
+  const { profile, hands, lengthMm } = props;
+  const { cloth, fine } = useLengths();
   const [ref, { width, height }] = useBox<HTMLDivElement>();
-  const { profile, zones, maxStackMm, mostStackMm, startAtMm, passes } = along;
-  const [left, right] = [64, 24];
-  const perMm = (width - left - right) / lengthMm;
-  const x = (mm: number) => left + mm * perMm;
-  const base = height - 86;
-  const top = 64;
-  const most = Math.max(maxStackMm, mostStackMm) * 1.12;
-  const tall = (base - top) / most;
-  const y = (mm: number) => base - mm * tall;
-  const outline = profile
-    .map(({ fromMm, toMm, stackMm }) => `L${x(fromMm)},${y(stackMm)} L${x(toMm)},${y(stackMm)}`)
-    .join(' ');
-  const shims = zones.filter(({ kind }) => kind !== 'handwheel');
-  const wheels = zones.filter(({ kind }) => kind === 'handwheel');
-  const step = tickStepMm(lengths.unit, perMm, 70);
-
   return (
     <div ref={ref} className="relative h-full w-full overflow-hidden">
-      {width > 0 && height > 180 && (
-        <svg width={width} height={height} role="img" aria-label="The stack along the edge">
-          <defs>
-            <pattern id="wheel" width="8" height="8" patternUnits="userSpaceOnUse">
-              <path d="M0,8 L8,0" stroke="#7d5410" strokeOpacity="0.45" strokeWidth="1.5" />
-            </pattern>
-          </defs>
-          {wheels.map(({ fromMm, toMm }) => (
-            <g key={fromMm}>
-              <rect
-                x={x(fromMm)}
-                y={top - 18}
-                width={Math.max(2, (toMm - fromMm) * perMm)}
-                height={base - top + 18}
-                fill="url(#wheel)"
-              />
-              <path d={`M${x(fromMm)},${base + 10} H${x(toMm)}`} stroke="#7d5410" strokeWidth={5} />
-            </g>
-          ))}
-          <line
-            x1={left}
-            x2={width - right}
-            y1={y(mostStackMm)}
-            y2={y(mostStackMm)}
-            stroke={passes ? '#3f5c2a' : '#963226'}
-            strokeWidth={2}
-            strokeDasharray="9 5"
-          />
-          <text
-            x={left + (width - left - right) * 0.3}
-            y={y(mostStackMm) - 6}
-            fontSize={14}
-            textAnchor="middle"
-            fill={passes ? '#3f5c2a' : '#963226'}
-            stroke="#fbf7ee"
-            strokeWidth={4}
-            paintOrder="stroke"
-          >
-            passes under the foot up to {lengths.fine(mostStackMm)}
-          </text>
-          <path
-            d={`M${x(0)},${base} ${outline} L${x(lengthMm)},${base} Z`}
-            fill="var(--cloth-2)"
-            stroke="#4d463a"
-            strokeWidth={1.5}
-          />
-          {shims.map(({ kind, fromMm, toMm }) => (
-            <rect
-              key={kind + String(fromMm)}
-              x={x(fromMm)}
-              y={base + 16}
-              width={Math.max(3, (toMm - fromMm) * perMm)}
-              height={8}
-              fill={kind === 'shim-behind' ? '#235387' : '#fffdf6'}
-              stroke="#235387"
-              strokeWidth={1.5}
-            />
-          ))}
-          {hands.map((zone) => (
-            <Hand
-              key={`${zone.kind} ${zone.fromMm}`}
-              zone={zone}
-              from={x(zone.fromMm)}
-              to={x(zone.toMm)}
-              base={base}
-            />
-          ))}
-          {closed && (
-            <g stroke="#963226" fill="#963226">
-              <line
-                x1={x(startAtMm)}
-                x2={x(startAtMm)}
-                y1={top - 20}
-                y2={base + 8}
-                strokeWidth={2}
-              />
-              <path d={`M${x(startAtMm)},${base + 8} l-6,10 h12 Z`} stroke="none" />
-              <text
-                x={Math.min(width - 60, Math.max(60, x(startAtMm)))}
-                y={top - 24}
-                fontSize={14}
-                fontWeight={700}
-                textAnchor="middle"
-                stroke="#fbf7ee"
-                strokeWidth={4}
-                paintOrder="stroke"
-              >
-                start here
-              </text>
-            </g>
-          )}
-          {profile.map(({ fromMm, toMm, layers, stackMm }) => {
-            const wide = (toMm - fromMm) * perMm > 70;
-            const peak = stackMm > (profile[0]?.stackMm ?? 0) || stackMm === maxStackMm;
-            if (!wide && !peak) return null;
-            return (
-              <text
-                key={fromMm}
-                x={Math.min(width - 66, Math.max(66, (x(fromMm) + x(toMm)) / 2))}
-                y={y(stackMm) - 8}
-                fontSize={14}
-                fontWeight={700}
-                textAnchor="middle"
-                fill="#26272b"
-                stroke="#fbf7ee"
-                strokeWidth={4}
-                paintOrder="stroke"
-              >
-                {lengths.fine(stackMm)}, {layers === 1 ? '1 layer' : `${layers} layers`}
-              </text>
-            );
-          })}
-          <line
-            x1={left}
-            x2={width - right}
-            y1={base}
-            y2={base}
-            stroke="#26272b"
-            strokeWidth={1.5}
-          />
-          {ticksWithin(0, lengthMm, step).map((tick) => (
-            <g key={tick}>
-              <line x1={x(tick)} x2={x(tick)} y1={base + 28} y2={base + 34} stroke="#57534a" />
-              <text x={x(tick)} y={base + 48} fontSize={13} textAnchor="middle" fill="#57534a">
-                {lengths.editable(tick)}
-              </text>
-            </g>
-          ))}
-          <Legend y={base + 72} x={left} unit={lengths.unit} />
-        </svg>
-      )}
+      {width > 0 && height > 160 && <Strip {...props} {...{ width, height }} />}
       <NumbersTable
         caption="Along the edge, in numbers"
         rows={[
           ...profile.map(
             ({ fromMm, toMm, layers, stackMm }, i) =>
               [
-                `${i + 1}. ${lengths.cloth(fromMm)} to ${lengths.cloth(toMm)}`,
-                `${layers} layers, ${lengths.fine(stackMm)} under the foot`,
+                `${i + 1}. ${cloth(fromMm)} to ${cloth(toMm)}`,
+                `${layers} layers, ${fine(stackMm)} under the foot`,
               ] as const,
           ),
-          ...hands.map(
-            ({ kind, fromMm, toMm, everyMm }, i) =>
-              [
-                kind === 'corner'
-                  ? `Corner ${i + 1}: at ${lengths.cloth(fromMm)}`
-                  : `Curve ${i + 1}: ${lengths.cloth(fromMm)} to ${lengths.cloth(toMm)}`,
-                kind === 'corner'
-                  ? 'needle down, turn'
-                  : everyMm === null
-                    ? 'let it swing'
-                    : `let it swing every ${lengths.cloth(everyMm)}`,
-              ] as const,
-          ),
-          ...zones.map(
-            ({ kind, fromMm, toMm, shimMm }, i) =>
-              [
-                `Zone ${i + 1}: ${lengths.cloth(fromMm)} to ${lengths.cloth(toMm)}`,
-                `${zoneNames[kind]}${shimMm > 0 ? ` of ${lengths.fine(shimMm)}` : ''}`,
-              ] as const,
-          ),
+          ...hands.map((hand, i) => {
+            const { what, where, how } = handInWords(hand, { cloth, fine }, lengthMm);
+            return [`To do ${i + 1}: ${what}, ${where}`, how] as const;
+          }),
         ]}
       />
     </div>
   );
 }
 
-/** A curve under its stretch of the edge, with how often to let the cloth swing; a corner at its place. */
-function Hand(props: { zone: HandZone; from: number; to: number; base: number }) {
-  const { zone, from, to, base } = props;
-  const { cloth } = useLengths();
-  if (zone.kind === 'corner') {
-    return (
-      <path
-        data-part="corner"
-        d={`M${from},${base - 7}l6,7l-6,7l-6,-7z`}
-        className="fill-moss stroke-paper [stroke-width:1.5]"
-      />
-    );
-  }
-  const fits = (text: string) => to - from > widthOf(text, 14);
-  const every = zone.everyMm === null ? null : cloth(zone.everyMm);
-  const words = [every ? `curve: swing every ${every}` : 'curve', every ? `↻ ${every}` : ''].find(
-    fits,
+function Strip(props: AlongEdgeProps & { readonly width: number; readonly height: number }) {
+  const { profile, hands, lengthMm, mostStackMm, passes, width, height } = props;
+  const lengths = useLengths();
+  const ends = [18, width - 18] as const;
+  const perMm = (ends[1] - ends[0]) / lengthMm;
+  const x = (mm: number) => ends[0] + mm * perMm;
+  const marks = marksInRows(
+    hands.map(({ fromMm }) => x(fromMm)),
+    ends,
   );
-  return (
-    <g data-part="curve">
-      <path d={`M${from},${base - 4}H${to}`} className="fill-none stroke-moss [stroke-width:6]" />
-      {words && (
+  const rows = 1 + Math.max(0, ...marks.map(({ row }) => row));
+  const frame = alongFrame(width, height, rows);
+  const { basePx, topPx } = frame;
+  const most = Math.max(mostStackMm, ...profile.map(({ stackMm }) => stackMm)) * 1.25;
+  const y = (mm: number) => basePx - (mm * (basePx - topPx)) / most;
+  const outline = profile.flatMap(({ fromMm, toMm, stackMm }) => [
+    [x(fromMm), y(stackMm)] as const,
+    [x(toMm), y(stackMm)] as const,
+  ]);
+  const lift = `passes up to ${lengths.fine(mostStackMm)}`;
+  const words = profile.map(({ fromMm, toMm, stackMm, layers }) => ({
+    text: `${lengths.fine(stackMm)}, ${layers === 1 ? '1 layer' : `${layers} layers`}`,
+    x: (x(fromMm) + x(toMm)) / 2,
+    y: y(stackMm),
+  }));
+  // Each height is told once, the thickest first: that is the one that may not pass.
+  const told = [...words]
+    .sort((a, b) => a.y - b.y)
+    .filter(({ text }, i, all) => all.findIndex((other) => other.text === text) === i);
+  const liftWords = { text: lift, x: (ends[0] + ends[1]) / 2, y: y(mostStackMm) };
+  const boxes = placeLabels(
+    [liftWords, ...told].map((it) => ({
+      ...it,
+      width: widthOf(it.text, fontPx),
+      height: fontPx + 4,
+    })),
+    { width, height: basePx },
+    [
+      ...profile.map(({ fromMm, toMm, stackMm }) =>
+        blockOf(x(fromMm), x(toMm), y(stackMm), basePx),
+      ),
+      ...alongLine([
+        [ends[0], y(mostStackMm)],
+        [ends[1], y(mostStackMm)],
+      ]),
+      { x: 0, y: 0, width, height: topPx },
+    ],
+  );
+  const said = (text: string, i: number, look: string) => {
+    const box = boxes[i];
+    return (
+      box && (
         <text
-          x={(from + to) / 2}
-          y={base - 12}
-          fontSize={14}
+          key={text}
+          x={box.x + box.width / 2}
+          y={box.y + fontPx}
+          fontSize={fontPx}
           textAnchor="middle"
-          className="fill-moss stroke-paper font-bold [paint-order:stroke] [stroke-width:4]"
+          className={`${look} stroke-paper [paint-order:stroke] [stroke-width:5]`}
         >
-          {words}
+          {text}
         </text>
-      )}
-    </g>
+      )
+    );
+  };
+  const step = tickStepMm(lengths.unit, perMm, 64);
+  return (
+    <svg width={width} height={height} role="img" aria-label="The stack along the edge">
+      <path
+        d={`M${x(0)},${basePx} ${outline.map(([px, py]) => `L${px},${py}`).join(' ')} L${x(lengthMm)},${basePx} Z`}
+        className="fill-(--cloth-2) stroke-(--cloth-line) [stroke-width:1.5]"
+      />
+      <path
+        d={`M${ends[0]},${y(mostStackMm)}H${ends[1]}`}
+        className={`fill-none [stroke-dasharray:9_5] [stroke-width:2] ${passes ? 'stroke-moss' : 'stroke-madder'}`}
+      />
+      <Lanes {...{ hands, x, frame }} />
+      <path
+        d={`M${ends[0]},${basePx}H${ends[1]}`}
+        className="fill-none stroke-graphite [stroke-width:1.5]"
+      />
+      {hands.map(({ kind, fromMm }, i) => {
+        const mark = marks[i]!;
+        const my = topPx - 12 - mark.row * 24;
+        return (
+          <g key={`${kind} ${i}`} data-part="hand">
+            <path
+              d={`M${mark.x},${my + 10}L${x(fromMm)},${topPx + 4}V${basePx}`}
+              className="fill-none stroke-pencil [stroke-dasharray:2_3]"
+            />
+            <circle cx={mark.x} cy={my} r={10} className="fill-pencil" />
+            <text
+              x={mark.x}
+              y={my + 5}
+              fontSize={14}
+              textAnchor="middle"
+              className="fill-slip font-bold"
+            >
+              {i + 1}
+            </text>
+          </g>
+        );
+      })}
+      {said(lift, 0, `font-bold ${passes ? 'fill-moss' : 'fill-madder'}`)}
+      {told.map(({ text }, i) => said(text, i + 1, 'fill-graphite font-bold'))}
+      {ticksWithin(0, lengthMm, step).map((tick) => (
+        <g key={tick}>
+          <path d={`M${x(tick)},${frame.axisPx}v6`} className="stroke-soft" />
+          <text
+            x={x(tick)}
+            y={frame.axisPx + 19}
+            fontSize={13}
+            textAnchor="middle"
+            className="fill-soft"
+          >
+            {lengths.editable(tick)}
+          </text>
+        </g>
+      ))}
+      <text x={ends[0]} y={height - 5} fontSize={13} className="fill-soft">
+        {lengths.unit} from where the line begins
+      </text>
+    </svg>
   );
 }
 
-function Legend({ x, y, unit }: { x: number; y: number; unit: string }) {
-  return (
-    <g fontSize={13} fill="#26272b">
-      <path d={`M${x},${y - 4} h22`} stroke="#7d5410" strokeWidth={5} />
-      <text x={x + 28} y={y}>
-        by handwheel
-      </text>
-      <rect x={x + 130} y={y - 9} width={22} height={8} fill="#235387" stroke="#235387" />
-      <text x={x + 158} y={y}>
-        shim behind the heel
-      </text>
-      <rect x={x + 304} y={y - 9} width={22} height={8} fill="#fffdf6" stroke="#235387" />
-      <text x={x + 332} y={y}>
-        shim before the toe
-      </text>
-      <text x={x + 470} y={y} fill="#57534a">
-        {unit} from where the edge begins
-      </text>
-    </g>
-  );
+/** Under the base: by handwheel, shims, curves and corners, each in its own lane. */
+function Lanes(props: { hands: readonly HandsAt[]; x: (mm: number) => number; frame: AlongFrame }) {
+  const { hands, x, frame } = props;
+  const lane = { handwheel: 0, 'shim-behind': 1, 'shim-front': 1, curve: 2, corner: 2 } as const;
+  const look = {
+    handwheel: 'fill-ochre',
+    'shim-behind': 'fill-pencil',
+    'shim-front': 'fill-slip stroke-pencil [stroke-width:1.5]',
+    curve: 'fill-moss',
+    corner: 'fill-moss',
+  } as const;
+  return hands.map(({ kind, fromMm, toMm }, i) => {
+    if (!(kind in lane)) return null;
+    const known = kind as keyof typeof lane;
+    const top = frame.lanesPx[lane[known]];
+    return kind === 'corner' ? (
+      <path
+        key={i}
+        data-part="corner"
+        d={`M${x(fromMm)},${top - 3}l7,7l-7,7l-7,-7z`}
+        className={look.corner}
+      />
+    ) : (
+      <rect
+        key={i}
+        data-part={kind}
+        x={x(fromMm)}
+        y={top}
+        width={Math.max(3, x(toMm) - x(fromMm))}
+        height={8}
+        className={look[known]}
+      />
+    );
+  });
 }

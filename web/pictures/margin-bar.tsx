@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useId, useMemo } from 'react';
 import type { DriftBelief } from '../../core/margin/belief';
 import type { FaultWords } from '../../core/finish/finish-margin';
 import type { Margin } from '../../core/margin/margin';
@@ -39,6 +39,9 @@ interface MarginBarProps {
   readonly faults: Readonly<Record<string, FaultWords>>;
 }
 
+/** Narrower than this the words stand under the bar, px. */
+const narrowPx = 560;
+
 /** The bar's places from top to bottom, and the room beside it, px. */
 const [hillTop, bar, barEnd, pad] = [4, 58, 84, 14];
 
@@ -46,6 +49,7 @@ const [hillTop, bar, barEnd, pad] = [4, 58, 84, 14];
 export function MarginBar({ margin, belief, known, reference, faults }: MarginBarProps) {
   const lengths = useLengths();
   const [ref, { width }] = useBox<HTMLDivElement>();
+  const fault = useId();
   const reach = reachOf(margin, belief);
   const x = (mm: number) => pad + ((mm + reach) / (2 * reach)) * (width - 2 * pad);
   const hand = useMemo(
@@ -69,21 +73,34 @@ export function MarginBar({ margin, belief, known, reference, faults }: MarginBa
   // A label goes inside the green when there is room, otherwise the fault's side names it.
   const roomy = open && x(to) - x(from) > 190;
   const handWords = hands[known];
+  // Where there is no room beside the bar, what waits at its ends is told below it.
+  const wide = width >= narrowPx;
 
   return (
     <div ref={ref} className="w-full">
       {width > 0 && (
-        <svg width={width} height={122} role="img" aria-label={`Margin of the ${reference}`}>
+        <svg
+          width={width}
+          height={wide ? 122 : 106}
+          role="img"
+          aria-label={`Margin of the ${reference}`}
+        >
           <defs>
             <pattern
-              id="fault"
+              id={fault}
               width="7"
               height="7"
               patternUnits="userSpaceOnUse"
               patternTransform="rotate(45)"
             >
-              <rect width="7" height="7" fill="#ecd5cd" />
-              <line x1="0" x2="0" y1="0" y2="7" stroke="#c98f80" strokeWidth="2" />
+              <rect width="7" height="7" className="fill-madder-wash" />
+              <line
+                x1="0"
+                x2="0"
+                y1="0"
+                y2="7"
+                className="stroke-madder [stroke-opacity:0.45] [stroke-width:2]"
+              />
             </pattern>
           </defs>
           <rect
@@ -91,7 +108,7 @@ export function MarginBar({ margin, belief, known, reference, faults }: MarginBa
             y={bar}
             width={x(reach) - x(-reach)}
             height={barEnd - bar}
-            fill="url(#fault)"
+            fill={`url(#${fault})`}
           />
           {open && (
             <rect
@@ -99,10 +116,13 @@ export function MarginBar({ margin, belief, known, reference, faults }: MarginBa
               y={bar}
               width={Math.max(2, x(to) - x(from))}
               height={barEnd - bar}
-              fill="#8ba26f"
+              className="fill-moss-fill"
             />
           )}
-          <path d={hand} fill="#235387" fillOpacity={0.2} stroke="#235387" strokeWidth={1.5} />
+          <path
+            d={hand}
+            className="fill-pencil stroke-pencil [fill-opacity:0.2] [stroke-width:1.5]"
+          />
           {open && (
             <path
               d={upright(
@@ -113,8 +133,7 @@ export function MarginBar({ margin, belief, known, reference, faults }: MarginBa
                 bar - 12,
                 barEnd + 6,
               )}
-              stroke="#26272b"
-              strokeWidth={3}
+              className="stroke-graphite [stroke-width:3]"
             />
           )}
           <line
@@ -122,12 +141,10 @@ export function MarginBar({ margin, belief, known, reference, faults }: MarginBa
             x2={x(0)}
             y1={hillTop}
             y2={barEnd + 6}
-            stroke="#235387"
-            strokeWidth={2}
-            strokeDasharray="5 4"
+            className="stroke-pencil [stroke-dasharray:5_4] [stroke-width:2]"
           />
-          <path d={upright(ticks.map(x), barEnd, barEnd + 5)} stroke="#57534a" />
-          <g textAnchor="middle" fontSize={13} fill="#57534a">
+          <path d={upright(ticks.map(x), barEnd, barEnd + 5)} className="stroke-soft" />
+          <g textAnchor="middle" fontSize={13} className="fill-soft">
             {ticks.map((tick, i) => (
               <text key={i} x={x(tick)} y={barEnd + 20}>
                 {`${tick > 0 ? '+' : ''}${lengths.fineNumber(tick)}`}
@@ -137,31 +154,42 @@ export function MarginBar({ margin, belief, known, reference, faults }: MarginBa
           <g fontSize={14} fontWeight={700}>
             {roomy && (
               <>
-                <text x={x(from) + 8} y={barEnd - 8} fill="#16240c">
+                <text x={x(from) + 8} y={barEnd - 8} className="fill-graphite">
                   {Number.isFinite(margin.fromMm)
                     ? `${lengths.fineNumber(-margin.fromMm)} left`
                     : 'any amount left'}
                 </text>
-                <text x={x(to) - 8} y={barEnd - 8} fill="#16240c" textAnchor="end">
+                <text x={x(to) - 8} y={barEnd - 8} className="fill-graphite" textAnchor="end">
                   {Number.isFinite(margin.toMm)
                     ? `${lengths.fineNumber(margin.toMm)} right`
                     : 'any amount right'}
                 </text>
               </>
             )}
-            <Fault text={left} atX={x(from) - 8} anchor="end" y={barEnd - 8} within={width} />
-            <Fault text={right} atX={x(to) + 8} anchor="start" y={barEnd - 8} within={width} />
+            {wide && (
+              <>
+                <Fault text={left} atX={x(from) - 8} anchor="end" y={barEnd - 8} within={width} />
+                <Fault text={right} atX={x(to) + 8} anchor="start" y={barEnd - 8} within={width} />
+              </>
+            )}
           </g>
-          <text x={x(-reach)} y={119} fontSize={13} fill="#57534a">
-            {`← ${reference} drifts left`}
-          </text>
-          <text x={width / 2} y={119} fontSize={13} fill="#235387" textAnchor="middle">
-            {`${width > 640 ? `blue hill: ${handWords}, ` : ''}spread ${lengths.fine(belief.sigmaMm)}`}
-          </text>
-          <text x={x(reach)} y={119} fontSize={13} fill="#57534a" textAnchor="end">
-            {`${lengths.unit} · drifts right →`}
-          </text>
+          {wide && (
+            <>
+              <text x={x(-reach)} y={119} fontSize={13} className="fill-soft">
+                {`← ${reference} drifts left`}
+              </text>
+              <text x={width / 2} y={119} fontSize={13} className="fill-pencil" textAnchor="middle">
+                {`${width > 720 ? `blue hill: ${handWords}, ` : ''}spread ${lengths.fine(belief.sigmaMm)}`}
+              </text>
+              <text x={x(reach)} y={119} fontSize={13} className="fill-soft" textAnchor="end">
+                {`${lengths.unit} · drifts right →`}
+              </text>
+            </>
+          )}
         </svg>
+      )}
+      {width > 0 && !wide && (
+        <NarrowEnds {...{ margin, left, right }} spread={lengths.fine(belief.sigmaMm)} />
       )}
       <NumbersTable
         caption="The margin in numbers"
@@ -203,12 +231,33 @@ function Fault(props: {
         y={y - 14}
         width={width}
         height={19}
-        fill="#fbf7ee"
+        className="fill-paper"
         rx={2}
       />
-      <text x={atX} y={y} textAnchor={anchor} fill="#963226">
+      <text x={atX} y={y} textAnchor={anchor} className="fill-madder">
         {text}
       </text>
     </>
+  );
+}
+
+/** What waits at either end, under a bar that has no room for it. */
+function NarrowEnds(props: { margin: Margin; left: string; right: string; spread: string }) {
+  const { fine } = useLengths();
+  const { margin, left, right, spread } = props;
+  const end = (mm: number, fault: string) =>
+    Number.isFinite(mm) ? (
+      <>
+        <b>{fine(mm)}</b>, then <b className="text-madder">{fault}</b>
+      </>
+    ) : (
+      'any amount'
+    );
+  return (
+    <div className="grid grid-cols-2 gap-x-3 pb-1 text-sm">
+      <p>← left {end(-margin.fromMm, left)}</p>
+      <p className="text-right">{end(margin.toMm, right)} right →</p>
+      <p className="col-span-2 text-center text-pencil">blue hill: the hand, spread {spread}</p>
+    </div>
   );
 }

@@ -1,15 +1,18 @@
 import { useMemo } from 'react';
 import { liftsOf } from '../../../core/kit/machine';
-import { handZones } from '../../../core/edge/hands';
 import { isClosed } from '../../../core/edge/shape';
 import { alongTheEdge, type AlongEdge } from '../../../core/seam/crossings';
-import { pressedShare } from '../../../core/fold/stack';
+import { handsAlong, layersFor } from '../../../core/plan/hands-along';
+import type { EdgePlateau } from '../../../core/seam/profile';
+import { unrolled } from '../../../core/seam/unrolled';
 import type { Passage } from '../../../core/seam/passage';
 import { counted } from '../../words/number';
 import { Impossible } from '../../../core/impossible';
 import { useLengths } from '../../app/lengths-context';
 import { AlongEdgePicture } from '../../pictures/along-edge';
 import type { Bench } from './bench';
+import { HandList } from './hand-list';
+import { Plates } from './plates';
 
 /** What the foot meets round this edge, with this machine and foot; null while it makes no sense. */
 function useAlong({ edge, folds, plan, foot, machine }: Bench): AlongEdge | null {
@@ -35,30 +38,37 @@ function useAlong({ edge, folds, plan, foot, machine }: Bench): AlongEdge | null
   }, [edge, folds, plan.cloth, foot.soleMm, machine.specs]);
 }
 
-/** The edge as the foot meets it: thick places, and what to do at each. */
+/** The edge as the foot meets it: thick places, and what the hands do from the start to the close. */
 export function AlongPanel({ bench }: { bench: Bench }) {
+  const { edge, finish, work, foot } = bench;
   const along = useAlong(bench);
-  const hands = handZones(bench.edge, bench.work.sewn?.smallerSideMm ?? null);
-  if (!along) {
+  const shown = useMemo(() => {
+    if (!along) return null;
+    const { startAtMm, hands } = handsAlong(finish, edge, work, along, foot.soleMm);
+    const same = (a: EdgePlateau, b: EdgePlateau) => a.layers === b.layers;
+    return {
+      hands,
+      profile: isClosed(edge)
+        ? unrolled(along.profile, edge.lengthMm, startAtMm, same)
+        : along.profile,
+    };
+  }, [along, finish, edge, work, foot.soleMm]);
+  if (!along || !shown) {
     return <p className="p-6 text-soft">Nothing to draw until the folds and crossings fit.</p>;
   }
+  const { passes, mostStackMm } = along;
   return (
     <div className="flex h-full flex-col">
-      <div className="min-h-0 grow">
-        <AlongEdgePicture
-          along={along}
-          lengthMm={bench.edge.lengthMm}
-          closed={isClosed(bench.edge)}
-          hands={hands}
-        />
+      <div className="flex min-h-0 grow flex-col md:flex-row">
+        <div className="h-72 min-w-0 shrink-0 md:h-auto md:min-h-0 md:shrink md:grow">
+          <AlongEdgePicture
+            {...{ passes, mostStackMm, lengthMm: edge.lengthMm }}
+            profile={shown.profile}
+            hands={shown.hands}
+          />
+        </div>
+        <HandList hands={shown.hands} lengthMm={edge.lengthMm} />
       </div>
-      {hands.length > 0 && (
-        <p className="shrink-0 px-4 pb-1 text-sm text-moss">
-          {hands[0]?.kind === 'corner'
-            ? 'Green: a corner. Needle down, foot up, turn.'
-            : 'Green: a curve. Needle down, foot up, let the cloth swing, as often as ↻ says.'}
-        </p>
-      )}
       <Verdict along={along} bench={bench} />
     </div>
   );
@@ -72,12 +82,9 @@ const verdictLook: Readonly<Record<Passage, { readonly sign: string; readonly co
 };
 
 function Verdict({ along, bench }: { along: AlongEdge; bench: Bench }) {
-  const { fine, cloth } = useLengths();
-  const { maxStackMm, hammeredMm, verdict, tiltDegrees, startAtMm, zones } = along;
+  const { fine } = useLengths();
+  const { maxStackMm, hammeredMm, verdict, tiltDegrees, zones } = along;
   const { liftMm, highLiftMm } = liftsOf(bench.machine.specs);
-  // A shim is told in plates, and in layers of the cloth one has in hand.
-  const shimLayers = (mm: number) =>
-    Math.ceil(mm / (pressedShare * bench.plan.cloth.thicknessMm) - 1e-9);
   const shimMm = Math.max(0, ...zones.map((zone) => zone.shimMm));
   const guessed = bench.machine.specs.presserLiftMm ? '' : ' (a starting guess of the lift)';
   if (bench.edge.crossings.length === 0) {
@@ -89,7 +96,7 @@ function Verdict({ along, bench }: { along: AlongEdge; bench: Bench }) {
   }
   return (
     <div
-      className="flex shrink-0 items-baseline gap-4 border-t border-line px-4 py-2"
+      className="flex shrink-0 flex-wrap items-baseline gap-x-4 border-t border-line px-4 py-2 md:flex-nowrap"
       role="status"
     >
       <p className={`big-number shrink-0 text-2xl ${verdictLook[verdict].colour}`}>
@@ -113,10 +120,10 @@ function Verdict({ along, bench }: { along: AlongEdge; bench: Bench }) {
             ) : (
               <>The thickest place passes{guessed}. Use</>
             )}{' '}
-            a shim <b>{fine(shimMm)}</b> high, {counted(shimLayers(shimMm), 'layer')} of this cloth,
-            where the foot tips, up to {Math.round(tiltDegrees)}°, and a stitch a little longer.
-            {isClosed(bench.edge) &&
-              ` Start at ${cloth(startAtMm)}, so that the end overlaps on the thick seam.`}
+            a shim <b>{fine(shimMm)}</b> high,{' '}
+            {counted(layersFor(shimMm, bench.plan.cloth.thicknessMm), 'layer')} of this cloth
+            <Plates shimMm={shimMm} />, where the foot tips, up to {Math.round(tiltDegrees)}°, and a
+            stitch a little longer.
           </>
         )}
       </p>

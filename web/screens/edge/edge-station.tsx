@@ -20,7 +20,9 @@ import { AlongPanel } from './along-panel';
 import type { Bench } from './bench';
 import { CrossingList } from './crossing-list';
 import { depthRefusal, setFold } from './fold-fields';
+import { EdgeSchools } from './edge-schools';
 import { MeasuredFacts } from './measured-facts';
+import { PlatesOwned } from './plates';
 import { useMarkHandles } from './use-mark-handles';
 
 /** The edge as it lies, to scale, and what its curve does to a hem. */
@@ -186,7 +188,9 @@ export function EdgeSlip({ bench }: { bench: Bench }) {
           onCommit={(turnDegrees) => set({ turnDegrees })}
         />
       )}
+      <EdgeSchools bench={bench} about={['eased', 'short']} />
       <StateQuestions edge={edge} onChange={set} asksDepth={!ownDepth} />
+      <EdgeSchools bench={bench} about={['paired']} />
       <TextField label="Name" value={edge.name} onCommit={(name) => set({ name })} />
       <TextField label="It is on" value={edge.on} onCommit={(on) => set({ on })} />
       {isClosed(edge) && (
@@ -234,6 +238,8 @@ export function EdgeSlip({ bench }: { bench: Bench }) {
         />
       )}
       <CrossingList bench={bench} />
+      {edge.crossings.length > 0 && <PlatesOwned />}
+      <EdgeSchools bench={bench} about={['roundWithSeams']} />
     </div>
   );
 }

@@ -2,17 +2,16 @@ import { useNavigate } from 'react-router';
 import { refusalInWords } from '../../words/refusals';
 import type { Fact } from '../../../core/fact';
 import { catalogue } from '../../../core/finish/catalogue';
-import type { SchoolWay } from '../../../core/finish/school';
-import { chosenWays, schoolsFor } from '../../../core/plan/work';
+import { schoolsFor } from '../../../core/plan/work';
 import { useLengths } from '../../app/lengths-context';
-import { change, useList, useRecord } from '../../app/records';
+import { useList } from '../../app/records';
 import { Button } from '../../controls/button';
 import { WayChoice } from '../../controls/way-choice';
 import { factInWords } from '../../words/facts';
 import { finishInSentence } from '../../words/finishes';
 import type { Bench } from './bench';
 import { KitNeeds } from './kit-needs';
-
+import { SchoolChoices } from './school-choices';
 import { optionFor, useLookedAt } from './looked-at';
 import { takeFinish } from './take-finish';
 import { useRanking } from './use-ranking';
@@ -60,7 +59,10 @@ export function FinishSlip({ bench }: { bench: Bench }) {
           {refusalInWords(trouble, lengths)}
         </p>
       )}
-      <Schools bench={bench} finish={finish} variant={wish.variant} words={costs} />
+      <SchoolChoices
+        {...{ record: bench.record, finish, variant: wish.variant }}
+        schools={schoolsFor(finish, wish.variant)}
+      />
       <div className="grow" />
       <div className="sticky -bottom-4 -mx-5 mt-3 border-t border-line bg-slip px-5 py-3">
         {isChosen ? (
@@ -88,36 +90,4 @@ export function FinishSlip({ bench }: { bench: Bench }) {
       </div>
     </div>
   );
-}
-
-/** The questions on which practitioners differ; an answer becomes the person's default too. */
-function Schools(props: {
-  bench: Bench;
-  finish: Bench['finish'];
-  variant: string;
-  words(costs: SchoolWay['costs']): string;
-}) {
-  const { bench, finish, variant, words } = props;
-  const { data: preferences } = useRecord('preferences', 'mine');
-  const defaults = preferences?.schools ?? {};
-  const ways = chosenWays(finish, variant, bench.record.schools, defaults);
-  return schoolsFor(finish, variant).map((school) => (
-    <WayChoice
-      key={school.id}
-      label={school.question}
-      value={ways[school.id] ?? ''}
-      options={school.ways.map((way) => ({
-        value: way.id,
-        label: way.name,
-        about: words(way.costs),
-      }))}
-      onChange={(way) => {
-        const chosen = { [school.id]: way };
-        change('plans', bench.record.id, { schools: { ...bench.record.schools, ...chosen } });
-        if (preferences) {
-          change('preferences', 'mine', { schools: { ...defaults, ...chosen } });
-        }
-      }}
-    />
-  ));
 }

@@ -36,11 +36,11 @@ function BriefMargin({ bench }: { bench: Bench }) {
   return (
     <section
       aria-label="Margin"
-      className="sheet flex shrink-0 items-center gap-4 px-4 py-1"
+      className="sheet flex shrink-0 flex-wrap items-center gap-x-4 px-4 py-1 sm:flex-nowrap"
       aria-busy={busy}
     >
       <h2 className="text-xl">Margin</h2>
-      <div className="min-w-0 grow">
+      <div className="order-last min-w-0 grow basis-full sm:order-none sm:basis-0">
         {words && margin && belief ? (
           <OtherMargin
             margin={margin}
@@ -52,7 +52,7 @@ function BriefMargin({ bench }: { bench: Bench }) {
           <p className="text-soft">Working out the margin…</p>
         )}
       </div>
-      <p className="shrink-0" data-testid="chance">
+      <p className="ml-auto shrink-0" data-testid="chance">
         {judgement?.blocked ? (
           <span className="big-number text-2xl text-madder">✕ blocked</span>
         ) : (
@@ -114,7 +114,7 @@ function SolvedMargin({ bench }: { bench: Bench }) {
         issues.length === 0 && <p className="py-8 text-soft">Working out the margin…</p>
       ) : (
         <>
-          <div className="flex items-start justify-between gap-6">
+          <div className="flex flex-wrap items-start justify-between gap-x-6 sm:flex-nowrap">
             <div>
               <h2 className="text-xl">Margin</h2>
               <p className="text-sm text-soft">
@@ -123,7 +123,7 @@ function SolvedMargin({ bench }: { bench: Bench }) {
                 goes wrong
               </p>
             </div>
-            <p className="min-h-17 shrink-0 text-right" data-testid="chance">
+            <p className="min-h-17 sm:shrink-0 sm:text-right" data-testid="chance">
               {judgement.blocked ? (
                 <span className="big-number text-3xl text-madder">✕ blocked</span>
               ) : (
@@ -191,7 +191,7 @@ function OtherMargin(props: {
     Number.isFinite(mm) ? `${fine(mm)} ${to}, then ${faults[fault ?? '']?.short ?? ''}` : '';
   const reachMm = Math.max(2.5, Math.abs(belief.shiftMm) + 3 * belief.sigmaMm);
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] items-center gap-3">
+    <div className="grid items-center gap-x-3 sm:grid-cols-2">
       <p className="text-sm">
         <b>{capital(name)}</b> may wander{' '}
         {[
