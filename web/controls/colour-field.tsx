@@ -10,7 +10,7 @@ interface ColourFieldProps {
 }
 
 /** Unbleached cloth: what is drawn where no colour is known. */
-const unbleached = '#e4d9c4';
+const unbleached = 'var(--cloth-1)';
 
 /** A colour, picked with the platform's own picker; what is dragged over is kept when it rests. */
 export function ColourField({ label, value, fallback, onChange }: ColourFieldProps) {

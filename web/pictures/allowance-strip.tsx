@@ -19,10 +19,10 @@ interface Line {
 }
 
 const looks: Readonly<Record<FoldMark['action'], Pick<Line, 'colour' | 'dashes'>>> = {
-  press: { colour: '#235387', dashes: undefined },
-  temporary: { colour: '#235387', dashes: '7 6' },
-  stitch: { colour: '#963226', dashes: '2 5' },
-  cut: { colour: '#26272b', dashes: '10 4 2 4' },
+  press: { colour: 'var(--color-pencil)', dashes: undefined },
+  temporary: { colour: 'var(--color-pencil)', dashes: '7 6' },
+  stitch: { colour: 'var(--color-madder)', dashes: '2 5' },
+  cut: { colour: 'var(--color-graphite)', dashes: '10 4 2 4' },
 };
 
 /** Where a mark lies on the flat cloth: one that counts from the first seam lies beyond it. */
@@ -114,7 +114,7 @@ export function AllowanceStrip({ folds }: { folds: FoldPlan }) {
         >
           <defs>
             <pattern id="grain" width="7" height="7" patternUnits="userSpaceOnUse">
-              <path d="M0,3.5 H7 M3.5,0 V7" stroke="#8d8069" strokeOpacity="0.16" />
+              <path d="M0,3.5 H7 M3.5,0 V7" stroke="var(--color-seam)" strokeOpacity="0.16" />
             </pattern>
             <pattern
               id="cut-away"
@@ -123,8 +123,8 @@ export function AllowanceStrip({ folds }: { folds: FoldPlan }) {
               patternUnits="userSpaceOnUse"
               patternTransform="rotate(45)"
             >
-              <rect width="8" height="8" fill="#fbf7ee" />
-              <line x1="0" x2="0" y1="0" y2="8" stroke="#8d8069" strokeWidth="2" />
+              <rect width="8" height="8" fill="var(--color-paper)" />
+              <line x1="0" x2="0" y1="0" y2="8" stroke="var(--color-seam)" strokeWidth="2" />
             </pattern>
           </defs>
           <rect
@@ -157,13 +157,24 @@ export function AllowanceStrip({ folds }: { folds: FoldPlan }) {
               fill="url(#cut-away)"
             />
           )}
-          <path d={zigzag(x(0), top, bottom)} fill="none" stroke="#26272b" strokeWidth={1.6} />
+          <path
+            d={zigzag(x(0), top, bottom)}
+            fill="none"
+            stroke="var(--color-graphite)"
+            strokeWidth={1.6}
+          />
           {last > 0 && (
-            <text x={x(0)} y={top - 8} fontSize={14} fill="#57534a" textAnchor="middle">
+            <text x={x(0)} y={top - 8} fontSize={14} fill="var(--color-soft)" textAnchor="middle">
               {old ? 'line you sew' : 'raw edge'}
             </text>
           )}
-          <text x={width - pad - 8} y={bottom - 12} fontSize={14} fill="#26272b" textAnchor="end">
+          <text
+            x={width - pad - 8}
+            y={bottom - 12}
+            fontSize={14}
+            fill="var(--color-graphite)"
+            textAnchor="end"
+          >
             garment →
           </text>
           {lines.map((line, i) => (
@@ -237,11 +248,11 @@ function StripLine(props: {
         strokeWidth={line.dashes === '2 5' ? 2.6 : 2}
         strokeDasharray={line.dashes}
       />
-      <g textAnchor="middle" stroke="#fbf7ee" strokeWidth={4} paintOrder="stroke">
+      <g textAnchor="middle" stroke="var(--color-paper)" strokeWidth={4} paintOrder="stroke">
         <text x={words} y={row - 16} fontSize={15} fontWeight={700} fill={line.colour}>
           {line.name}
         </text>
-        <text x={words} y={row - 1} fontSize={13} fill="#26272b">
+        <text x={words} y={row - 1} fontSize={13} fill="var(--color-graphite)">
           {line.atMm > 0 && `${lengths.cloth(line.ownMm)} · ${lengths.beside(line.ownMm)}`}
         </text>
       </g>

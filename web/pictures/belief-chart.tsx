@@ -11,6 +11,7 @@ import {
 import { Line } from 'react-chartjs-2';
 import { useLengths } from '../app/lengths-context';
 import { NumbersTable } from './numbers-table';
+import { themeColour } from './theme-colour';
 
 Chart.register(CategoryScale, LineElement, LinearScale, PointElement, Filler, Tooltip);
 
@@ -34,7 +35,7 @@ interface BeliefChartProps {
 
 /** A belief with its band of nine chances of ten, narrowing or wandering from left to right. */
 export function BeliefChart(props: BeliefChartProps) {
-  const { name, points, isLength, level, colour = '#235387' } = props;
+  const { name, points, isLength, level, colour = themeColour('pencil') } = props;
   const { fineNumber, fine, unit } = useLengths();
   const shown = (value: number) =>
     isLength ? Number(fineNumber(value).replace('−', '-')) : Math.round(value * 100) / 100;
@@ -43,16 +44,16 @@ export function BeliefChart(props: BeliefChartProps) {
     animation: false,
     maintainAspectRatio: false,
     scales: {
-      x: { ticks: { font, color: '#57534a' }, grid: { color: '#d8cbb4' } },
+      x: { ticks: { font, color: themeColour('soft') }, grid: { color: themeColour('line') } },
       y: {
         title: {
           display: true,
           text: isLength ? `${name}, ${unit}` : name,
           font,
-          color: '#26272b',
+          color: themeColour('graphite'),
         },
-        ticks: { font, color: '#57534a' },
-        grid: { color: '#d8cbb4' },
+        ticks: { font, color: themeColour('soft') },
+        grid: { color: themeColour('line') },
       },
     },
   };
@@ -88,7 +89,7 @@ export function BeliefChart(props: BeliefChartProps) {
               ? [
                   line(
                     points.map(() => shown(level)),
-                    { borderColor: '#57534a', borderDash: [5, 4], fill: false },
+                    { borderColor: themeColour('soft'), borderDash: [5, 4], fill: false },
                   ),
                 ]
               : []),

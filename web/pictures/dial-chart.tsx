@@ -11,6 +11,7 @@ import { Line } from 'react-chartjs-2';
 import type { DialSweep } from '../../core/margin/map';
 import { useLengths } from '../app/lengths-context';
 import { NumbersTable } from './numbers-table';
+import { themeColour } from './theme-colour';
 
 Chart.register(LineElement, LinearScale, PointElement, Filler, Tooltip);
 
@@ -35,16 +36,26 @@ export function DialChart({ name, sweep, nowMm }: DialChartProps) {
     scales: {
       x: {
         type: 'linear',
-        title: { display: true, text: `${name}, ${lengths.unit}`, font, color: '#26272b' },
-        ticks: { font, color: '#57534a' },
-        grid: { color: '#d8cbb4' },
+        title: {
+          display: true,
+          text: `${name}, ${lengths.unit}`,
+          font,
+          color: themeColour('graphite'),
+        },
+        ticks: { font, color: themeColour('soft') },
+        grid: { color: themeColour('line') },
       },
       y: {
         min: 0,
         max: 100,
-        title: { display: true, text: 'sound stitches of 100', font, color: '#26272b' },
-        ticks: { font, color: '#57534a' },
-        grid: { color: '#d8cbb4' },
+        title: {
+          display: true,
+          text: 'sound stitches of 100',
+          font,
+          color: themeColour('graphite'),
+        },
+        ticks: { font, color: themeColour('soft') },
+        grid: { color: themeColour('line') },
       },
     },
   };
@@ -58,12 +69,14 @@ export function DialChart({ name, sweep, nowMm }: DialChartProps) {
           datasets: [
             {
               data: points,
-              borderColor: '#3f5c2a',
+              borderColor: themeColour('moss'),
               backgroundColor: 'rgb(139 162 111 / 0.25)',
               fill: true,
               borderWidth: 2,
               pointRadius: isNow.map((now) => (now ? 8 : 3)),
-              pointBackgroundColor: isNow.map((now) => (now ? '#235387' : '#3f5c2a')),
+              pointBackgroundColor: isNow.map((now) =>
+                now ? themeColour('pencil') : themeColour('moss'),
+              ),
             },
           ],
         }}

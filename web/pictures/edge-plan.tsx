@@ -37,9 +37,9 @@ function Bands({ x0, x1, top, lands, hemline, raw, cutOff, plain }: BandsProps) 
     [hemline, raw, cutOff ? 'url(#edge-cut-off)' : 'var(--cloth-1)'],
   ] as const;
   const lines = [
-    ...(plain ? [] : [[lands, '#963226', 1.5, '7 4'] as const]),
-    [hemline, '#235387', 2.5, undefined],
-    [raw, '#26272b', 1.5, '3 3'],
+    ...(plain ? [] : [[lands, 'var(--color-madder)', 1.5, '7 4'] as const]),
+    [hemline, 'var(--color-pencil)', 2.5, undefined],
+    [raw, 'var(--color-graphite)', 1.5, '3 3'],
   ] as const;
   return (
     <>
@@ -85,12 +85,17 @@ function WholeEdge({ edge, depthMm, allowanceMm, width, top, height, ...look }: 
         textAnchor="middle"
         fontWeight={700}
         fontSize={15}
-        fill="#26272b"
+        fill="var(--color-graphite)"
       >
         {lengths.cloth(edge.lengthMm)} {tube ? 'round; both ends are one seam' : 'from end to end'}
       </text>
       <Bands x0={x0} x1={x1} top={clothTop} lands={lands} hemline={hemline} raw={raw} {...look} />
-      <g stroke="#26272b" strokeWidth={1.5} fill="none" strokeDasharray={tube ? '2 3' : undefined}>
+      <g
+        stroke="var(--color-graphite)"
+        strokeWidth={1.5}
+        fill="none"
+        strokeDasharray={tube ? '2 3' : undefined}
+      >
         <path d={end(x0)} />
         <path d={end(x1)} />
       </g>
@@ -112,12 +117,12 @@ function Legend(props: {
   const { cloth } = useLengths();
   return (
     <text x={x} y={y} fontSize={14} textAnchor="middle">
-      {!plain && <tspan fill="#963226">– – depth, {cloth(depthMm)} in</tspan>}
-      <tspan dx={18} fill="#235387" fontWeight={700}>
+      {!plain && <tspan fill="var(--color-madder)">– – depth, {cloth(depthMm)} in</tspan>}
+      <tspan dx={18} fill="var(--color-pencil)" fontWeight={700}>
         — finished edge
       </tspan>
       {allowanceMm > 0 && (
-        <tspan dx={18} fill="#26272b">
+        <tspan dx={18} fill="var(--color-graphite)">
           ··· raw edge, {cloth(allowanceMm)} {cutOff ? 'out, cut off' : 'out'}
         </tspan>
       )}
@@ -160,7 +165,7 @@ function Tightest({ edge, depthMm, allowanceMm, cutOff, plain, width, top, heigh
         textAnchor="middle"
         fontSize={15}
         fontWeight={700}
-        fill="#26272b"
+        fill="var(--color-graphite)"
       >
         its tightest curve, radius {lengths.cloth(radius)}
       </text>
@@ -172,10 +177,20 @@ function Tightest({ edge, depthMm, allowanceMm, cutOff, plain, width, top, heigh
       />
       <g fill="none">
         {!plain && (
-          <path d={line(at(depthMm))} stroke="#963226" strokeWidth={1.5} strokeDasharray="7 4" />
+          <path
+            d={line(at(depthMm))}
+            stroke="var(--color-madder)"
+            strokeWidth={1.5}
+            strokeDasharray="7 4"
+          />
         )}
-        <path d={line(radius)} stroke="#235387" strokeWidth={2.5} />
-        <path d={line(at(-allowanceMm))} stroke="#26272b" strokeWidth={1.5} strokeDasharray="3 3" />
+        <path d={line(radius)} stroke="var(--color-pencil)" strokeWidth={2.5} />
+        <path
+          d={line(at(-allowanceMm))}
+          stroke="var(--color-graphite)"
+          strokeWidth={1.5}
+          strokeDasharray="3 3"
+        />
       </g>
       <ScaleBar s={s} width={width} y={top + height - 24} />
     </g>
@@ -197,7 +212,7 @@ function CloseUp({ depthMm, allowanceMm, cutOff, plain, width, top, height }: Pl
         textAnchor="middle"
         fontSize={15}
         fontWeight={700}
-        fill="#26272b"
+        fill="var(--color-graphite)"
       >
         the same, nearer
       </text>
@@ -222,8 +237,12 @@ function ScaleBar({ s, width, y }: { s: number; width: number; y: number }) {
   const bar = tickStepMm(lengths.unit, s, 60);
   return (
     <g transform={`translate(${width - 40 - bar * s}, ${y})`}>
-      <path d={`M0,-5 V5 M0,0 H${bar * s} M${bar * s},-5 V5`} stroke="#26272b" strokeWidth={1.5} />
-      <text x={(bar * s) / 2} y={18} fontSize={13} textAnchor="middle" fill="#57534a">
+      <path
+        d={`M0,-5 V5 M0,0 H${bar * s} M${bar * s},-5 V5`}
+        stroke="var(--color-graphite)"
+        strokeWidth={1.5}
+      />
+      <text x={(bar * s) / 2} y={18} fontSize={13} textAnchor="middle" fill="var(--color-soft)">
         {lengths.cloth(bar)}
       </text>
     </g>
@@ -257,8 +276,8 @@ export function EdgePlan({ edge, depthMm, allowanceMm }: EdgePlanProps) {
               patternUnits="userSpaceOnUse"
               patternTransform="rotate(45)"
             >
-              <rect width="7" height="7" fill="#fbf7ee" />
-              <line x1="0" x2="0" y1="0" y2="7" stroke="#8d8069" strokeWidth="2" />
+              <rect width="7" height="7" fill="var(--color-paper)" />
+              <line x1="0" x2="0" y1="0" y2="7" stroke="var(--color-seam)" strokeWidth="2" />
             </pattern>
           </defs>
           <WholeEdge {...props} width={width} top={0} height={split} />

@@ -29,7 +29,7 @@ function MeasureLine(props: { measure: FootMeasure; lit: boolean; x: Scale; y: S
     <g>
       <path
         d={`M${x1},${y1} L${x2},${y2} ${tick(x1, y1)} ${tick(x2, y2)}`}
-        stroke="#235387"
+        stroke="var(--color-pencil)"
         strokeWidth={lit ? 4 : 1.6}
         fill="none"
       />
@@ -37,8 +37,8 @@ function MeasureLine(props: { measure: FootMeasure; lit: boolean; x: Scale; y: S
         cx={lx}
         cy={ly}
         r={9.5}
-        fill={lit ? '#235387' : '#fbf7ee'}
-        stroke="#235387"
+        fill={lit ? 'var(--color-pencil)' : 'var(--color-paper)'}
+        stroke="var(--color-pencil)"
         strokeWidth={1.4}
       />
       <text
@@ -47,7 +47,7 @@ function MeasureLine(props: { measure: FootMeasure; lit: boolean; x: Scale; y: S
         textAnchor="middle"
         fontSize={13}
         fontWeight={700}
-        fill={lit ? '#fffdf6' : '#235387'}
+        fill={lit ? 'var(--color-slip)' : 'var(--color-pencil)'}
       >
         {measure.letter}
       </text>
@@ -87,7 +87,7 @@ export function FootOutline({ foot, lit = null }: FootOutlineProps) {
           y={y(-2.2)}
           width={(to - from) * scale}
           height={(soleMm.toeMm - 2.2) * scale}
-          fill="#235387"
+          fill="var(--color-pencil)"
           fillOpacity={0.18}
         />
       )}
@@ -97,7 +97,7 @@ export function FootOutline({ foot, lit = null }: FootOutlineProps) {
         x2={x(0)}
         y1={y(soleMm.heelMm)}
         y2={y(-soleMm.toeMm)}
-        stroke="#57534a"
+        stroke="var(--color-soft)"
         strokeDasharray="4 4"
       />
       {measures.map((measure) => (
@@ -109,14 +109,20 @@ export function FootOutline({ foot, lit = null }: FootOutlineProps) {
           y={y}
         />
       ))}
-      <g fontSize={13} fill="#26272b" stroke="#fbf7ee" strokeWidth={4} paintOrder="stroke">
+      <g
+        fontSize={13}
+        fill="var(--color-graphite)"
+        stroke="var(--color-paper)"
+        strokeWidth={4}
+        paintOrder="stroke"
+      >
         <text x={x(left) - 24} y={y(0) + 5} textAnchor="end">
           {lengths.fineNumber(left)}
         </text>
         <text x={x(right) + 24} y={y(0) + 5}>
           {lengths.fineNumber(right)}
         </text>
-        <text x={190} y={333} textAnchor="middle" fill="#57534a" stroke="none">
+        <text x={190} y={333} textAnchor="middle" fill="var(--color-soft)" stroke="none">
           toe below, heel above; {specs.guidance} at {lengths.fineNumber(from)}
           {to > from ? ` … ${lengths.fineNumber(to)}` : ''} {lengths.unit}
         </text>

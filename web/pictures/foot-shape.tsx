@@ -32,9 +32,9 @@ function Shape({ foot, guideMm, x, y, seeThrough = false }: FootShapeProps) {
       <path
         d={[...soles, ...holes].map((part) => pathOf(part, x, y)).join(' ')}
         fillRule="evenodd"
-        fill="#57534a"
+        fill="var(--color-soft)"
         fillOpacity={clear ? 0.05 : seeThrough ? 0.14 : 0.28}
-        stroke="#26272b"
+        stroke="var(--color-graphite)"
         strokeOpacity={0.6}
         strokeWidth={1.5}
         strokeDasharray={clear ? '6 4' : undefined}
@@ -43,9 +43,9 @@ function Shape({ foot, guideMm, x, y, seeThrough = false }: FootShapeProps) {
         <path
           key={i}
           d={pathOf(part, x, y)}
-          fill={part.open ? 'none' : '#57534a'}
+          fill={part.open ? 'none' : 'var(--color-soft)'}
           fillOpacity={seeThrough ? 0.3 : 0.45}
-          stroke="#26272b"
+          stroke="var(--color-graphite)"
           strokeWidth={part.look === 'crease' ? 1.5 : 3.5}
           strokeDasharray={part.look === 'crease' ? '5 4' : undefined}
         />

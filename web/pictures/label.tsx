@@ -1,3 +1,5 @@
+import { widthOf } from './place-labels';
+
 /** Words on a picture, with a light rim so that they stand on anything. */
 export function Label(props: {
   x: number;
@@ -6,8 +8,15 @@ export function Label(props: {
   end?: boolean;
   strong?: boolean;
   colour?: string;
+  /** The words are shifted so that they stay between these two, px. */
+  between?: readonly [number, number];
 }) {
-  const { x, y, text, end = false, strong = false, colour = '#26272b' } = props;
+  const { y, text, between, end = false, strong = false, colour = 'var(--color-graphite)' } = props;
+  const wide = widthOf(text, 14);
+  const [from, to] = between ?? [-Infinity, Infinity];
+  const x = end
+    ? Math.max(Math.min(props.x, to), Math.min(to, from + wide))
+    : Math.min(Math.max(props.x, from), Math.max(from, to - wide));
   return (
     <text
       x={x}
@@ -16,7 +25,7 @@ export function Label(props: {
       fontWeight={strong ? 700 : 400}
       textAnchor={end ? 'end' : 'start'}
       fill={colour}
-      stroke="#f7f1e5"
+      stroke="var(--color-halo)"
       strokeWidth={4}
       paintOrder="stroke"
     >

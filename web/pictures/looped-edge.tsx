@@ -47,7 +47,7 @@ export function LoopedEdge(props: LoopedEdgeProps) {
       <clipPath id={id}>
         <rect x={x} y={y} width={width} height={height} />
       </clipPath>
-      <rect x={x} y={y} width={width} height={height} fill="#fdfbf5" />
+      <rect x={x} y={y} width={width} height={height} fill="var(--color-bed)" />
       <path
         d={`${lineAt(0)} L${x + width},${y} L${x},${y} Z`}
         fill={face === 'up' ? 'var(--cloth-1)' : 'var(--cloth-2)'}
@@ -77,7 +77,7 @@ export function LoopedEdge(props: LoopedEdgeProps) {
           className="haloed"
           d={loops}
           fill="none"
-          stroke="#235387"
+          stroke="var(--color-pencil)"
           strokeWidth={Math.max(1.2, 0.25 * pxPerMm)}
           strokeLinejoin="round"
         />
@@ -86,11 +86,11 @@ export function LoopedEdge(props: LoopedEdgeProps) {
         <path
           className="haloed"
           d={stitches.map((mm) => `M${at(mm, 0)} L${at(mm, slipped)}`).join(' ')}
-          stroke="#963226"
+          stroke="var(--color-madder)"
           strokeWidth={Math.max(1.2, 0.25 * pxPerMm)}
         />
       )}
-      <rect x={x} y={y} width={width} height={height} fill="none" stroke="#d8cbb4" />
+      <rect x={x} y={y} width={width} height={height} fill="none" stroke="var(--color-line)" />
     </g>
   );
 }

@@ -1,6 +1,7 @@
 import { memo, useEffect, useRef } from 'react';
 import type { MarginMap } from '../../core/margin/map';
 import { chanceColour } from './chance-colour';
+import { themeColour } from './theme-colour';
 
 interface MapGridProps {
   readonly map: MarginMap;
@@ -13,17 +14,17 @@ function hatching(pen: CanvasRenderingContext2D): CanvasPattern | string {
   const tile = document.createElement('canvas');
   tile.width = tile.height = 7;
   const stroke = tile.getContext('2d');
-  if (!stroke) return '#f7f1e5';
-  stroke.fillStyle = '#f7f1e5';
+  if (!stroke) return themeColour('halo');
+  stroke.fillStyle = themeColour('halo');
   stroke.fillRect(0, 0, 7, 7);
-  stroke.strokeStyle = '#c98f80';
+  stroke.strokeStyle = themeColour('hatch');
   stroke.beginPath();
   for (const from of [-7, 0, 7]) {
     stroke.moveTo(from, 0);
     stroke.lineTo(from + 7, 7);
   }
   stroke.stroke();
-  return pen.createPattern(tile, 'repeat') ?? '#f7f1e5';
+  return pen.createPattern(tile, 'repeat') ?? themeColour('halo');
 }
 
 /** The cells of a map on a canvas: drawn when the map changes, not when the dials move on it. */

@@ -93,7 +93,7 @@ export function MarginMapPicture({ map, settings, onMove, onDrop }: MarginMapPro
                 y={top + h + 20}
                 fontSize={13}
                 textAnchor="middle"
-                fill="#57534a"
+                fill="var(--color-soft)"
               >
                 {lengths.fineNumber(tick)}
               </text>
@@ -109,7 +109,7 @@ export function MarginMapPicture({ map, settings, onMove, onDrop }: MarginMapPro
                 y={y(tick) + 5}
                 fontSize={13}
                 textAnchor="end"
-                fill="#57534a"
+                fill="var(--color-soft)"
               >
                 {lengths.fineNumber(tick)}
               </text>
@@ -119,11 +119,11 @@ export function MarginMapPicture({ map, settings, onMove, onDrop }: MarginMapPro
               y={top + h + 42}
               fontSize={14}
               textAnchor="middle"
-              fill="#26272b"
+              fill="var(--color-graphite)"
             >
               stitch width, {lengths.unit}
             </text>
-            <text x={left - 46} y={top - 12} fontSize={14} fill="#26272b">
+            <text x={left - 46} y={top - 12} fontSize={14} fill="var(--color-graphite)">
               needle position, {lengths.unit}
             </text>
             <Scale x={left + w + 24} y={top} />
@@ -147,9 +147,27 @@ export function MarginMapPicture({ map, settings, onMove, onDrop }: MarginMapPro
           >
             <MapGrid map={map} width={w} height={h} />
             <svg width={w} height={h} aria-hidden className="pointer-events-none absolute">
-              <path d={`M${cx},0 V${h} M0,${cy} H${w}`} stroke="#235387" strokeDasharray="5 4" />
-              <circle cx={cx} cy={cy} r={11} fill="none" stroke="#fffdf6" strokeWidth={5} />
-              <circle cx={cx} cy={cy} r={11} fill="none" stroke="#235387" strokeWidth={3} />
+              <path
+                d={`M${cx},0 V${h} M0,${cy} H${w}`}
+                stroke="var(--color-pencil)"
+                strokeDasharray="5 4"
+              />
+              <circle
+                cx={cx}
+                cy={cy}
+                r={11}
+                fill="none"
+                stroke="var(--color-slip)"
+                strokeWidth={5}
+              />
+              <circle
+                cx={cx}
+                cy={cy}
+                r={11}
+                fill="none"
+                stroke="var(--color-pencil)"
+                strokeWidth={3}
+              />
             </svg>
           </div>
           <p role="status" className="absolute top-1.5 right-3 text-right text-sm">
@@ -165,18 +183,18 @@ export function MarginMapPicture({ map, settings, onMove, onDrop }: MarginMapPro
 function Scale({ x, y }: { x: number; y: number }) {
   const marks = [0.99, 0.95, 0.8, 0.5, 0];
   return (
-    <g fontSize={13} fill="#26272b">
+    <g fontSize={13} fill="var(--color-graphite)">
       {marks.map((chance, i) => (
         <g key={chance} transform={`translate(${x}, ${y + i * 25})`}>
-          <rect width={22} height={20} fill={chanceCss(chance)} stroke="#8d8069" />
+          <rect width={22} height={20} fill={chanceCss(chance)} stroke="var(--color-seam)" />
           <text x={30} y={15}>
             {Math.round(chance * 100)} of 100
           </text>
         </g>
       ))}
       <g transform={`translate(${x}, ${y + marks.length * 25})`}>
-        <rect width={22} height={20} fill="#f7f1e5" stroke="#8d8069" />
-        <path d="M0,6 l14,14 M4,0 l18,18 M14,0 l8,8" stroke="#c98f80" />
+        <rect width={22} height={20} fill="var(--color-halo)" stroke="var(--color-seam)" />
+        <path d="M0,6 l14,14 M4,0 l18,18 M14,0 l8,8" stroke="var(--color-hatch)" />
         <text x={30} y={15}>
           blocked
         </text>

@@ -19,21 +19,21 @@ export function MiniMargin(props: {
     <div ref={ref} className="h-12 w-full" aria-hidden>
       {width > 0 && (
         <svg width={width} height={48}>
-          <rect x={0} y={34} width={width} height={10} fill="#ecd5cd" />
+          <rect x={0} y={34} width={width} height={10} fill="var(--color-madder-wash)" />
           {open && (
             <rect
               x={x(margin.fromMm)}
               y={34}
               width={Math.max(1, x(margin.toMm) - x(margin.fromMm))}
               height={10}
-              fill="#8ba26f"
+              fill="var(--color-moss-fill)"
             />
           )}
           <path
             d={hill(belief, reachMm, x, 34, 3)}
-            fill="#235387"
+            fill="var(--color-pencil)"
             fillOpacity={proposed ? 0.08 : 0.22}
-            stroke="#235387"
+            stroke="var(--color-pencil)"
             strokeDasharray={proposed ? '4 3' : undefined}
           />
           {open &&
@@ -44,7 +44,7 @@ export function MiniMargin(props: {
                 x2={x(end)}
                 y1={28}
                 y2={47}
-                stroke="#26272b"
+                stroke="var(--color-graphite)"
                 strokeWidth={2.5}
               />
             ))}

@@ -39,7 +39,14 @@ export function PropertyScale(props: PropertyScaleProps) {
       role="img"
       aria-label={`${label}, among ${others.length} other cloths`}
     >
-      <line x1={padPx} x2={widthPx - padPx} y1={30} y2={30} stroke="#8d8069" strokeWidth={1.5} />
+      <line
+        x1={padPx}
+        x2={widthPx - padPx}
+        y1={30}
+        y2={30}
+        stroke="var(--color-seam)"
+        strokeWidth={1.5}
+      />
       {others
         .filter((_, i) => i % every === 0)
         .map((other, i) => (
@@ -49,23 +56,23 @@ export function PropertyScale(props: PropertyScaleProps) {
             x2={along(other)}
             y1={21}
             y2={29}
-            stroke="#8d8069"
+            stroke="var(--color-seam)"
             strokeOpacity={0.7}
             strokeWidth={1.5}
           />
         ))}
       {marks.map(([at, text]) => (
         <g key={text}>
-          <line x1={along(at)} x2={along(at)} y1={30} y2={35} stroke="#57534a" />
-          <text x={along(at)} y={50} textAnchor="middle" fontSize={13} fill="#57534a">
+          <line x1={along(at)} x2={along(at)} y1={30} y2={35} stroke="var(--color-soft)" />
+          <text x={along(at)} y={50} textAnchor="middle" fontSize={13} fill="var(--color-soft)">
             {text}
           </text>
         </g>
       ))}
       <path
         d={`M${along(value)},28 l-7,-16 h14 z`}
-        fill={guessed ? '#fffdf6' : '#235387'}
-        stroke="#235387"
+        fill={guessed ? 'var(--color-slip)' : 'var(--color-pencil)'}
+        stroke="var(--color-pencil)"
         strokeWidth={2.2}
         strokeDasharray={guessed ? '3 2.4' : undefined}
         strokeLinejoin="round"

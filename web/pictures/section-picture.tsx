@@ -21,7 +21,7 @@ interface SectionPictureProps {
 /** Each strip its own ground; they are named as well, where there is more than one. */
 const grounds: Readonly<Record<string, string>> = {
   garment: 'var(--cloth-3)',
-  binding: '#9fb3c4',
+  binding: 'var(--color-strip)',
   'other side': 'var(--cloth-1)',
 };
 
@@ -88,7 +88,14 @@ export function SectionPicture({ stage, marks, exaggeration, small = false }: Se
             ? { 'aria-hidden': true }
             : { role: 'img', 'aria-label': 'Section through the hem, to scale' })}
         >
-          <line x1={0} x2={width} y1={table + 1} y2={table + 1} stroke="#d8cbb4" strokeWidth={2} />
+          <line
+            x1={0}
+            x2={width}
+            y1={table + 1}
+            y2={table + 1}
+            stroke="var(--color-line)"
+            strokeWidth={2}
+          />
           {section.legs.map(({ piece, thicknessMm, centreLine }, i) => {
             const line = pathOf(centreLine, x, y);
             const across = thicknessMm * scale;
@@ -111,9 +118,11 @@ export function SectionPicture({ stage, marks, exaggeration, small = false }: Se
             <Loops at={stage.stitchesXMm} highPx={stage.loopsMm * scale} x={x} top={top} />
           )}
           {stage.stitchesXMm.map((xMm) => (
-            <g key={xMm} stroke="#963226" strokeWidth={2}>
+            <g key={xMm} stroke="var(--color-madder)" strokeWidth={2}>
               <line x1={x(xMm)} x2={x(xMm)} y1={top - (small ? 6 : 14)} y2={table + 5} />
-              {!small && <circle cx={x(xMm)} cy={top - 14} r={3} fill="#963226" stroke="none" />}
+              {!small && (
+                <circle cx={x(xMm)} cy={top - 14} r={3} fill="var(--color-madder)" stroke="none" />
+              )}
             </g>
           ))}
           {!small && (
@@ -127,7 +136,7 @@ export function SectionPicture({ stage, marks, exaggeration, small = false }: Se
                   y={table + 58}
                   fontSize={14}
                   textAnchor="middle"
-                  fill="#57534a"
+                  fill="var(--color-soft)"
                 >
                   raw edge
                 </text>
@@ -138,7 +147,7 @@ export function SectionPicture({ stage, marks, exaggeration, small = false }: Se
                   y={table + 58}
                   fontSize={14}
                   textAnchor="end"
-                  fill="#57534a"
+                  fill="var(--color-soft)"
                 >
                   garment →
                 </text>
@@ -174,7 +183,7 @@ function PieceKey({ pieces, y }: { pieces: readonly string[]; y: number }) {
       {pieces.map((piece, i) => (
         <g key={piece} transform={`translate(${16 + i * 110}, ${y})`}>
           <rect y={-11} width={16} height={12} fill={grounds[piece]} stroke="var(--cloth-line)" />
-          <text x={22} fill="#26272b">
+          <text x={22} fill="var(--color-graphite)">
             {piece}
           </text>
         </g>
@@ -193,7 +202,7 @@ function Wrapped(props: { ends: readonly [number, number]; x: Scale; top: number
     <path
       d={`M${inner},${top - 4} L${outer + bow},${top - 4} Q${outer},${top - 4} ${outer},${(top + table) / 2} Q${outer},${table + 4} ${outer + bow},${table + 4} L${inner},${table + 4}`}
       fill="none"
-      stroke="#963226"
+      stroke="var(--color-madder)"
       strokeWidth={2}
       strokeDasharray="5 3"
     />
@@ -209,7 +218,7 @@ function Loops(props: { at: readonly number[]; highPx: number; x: Scale; top: nu
       key={share}
       d={`M${from},${top} C${from},${top - highPx * share * 1.33} ${to},${top - highPx * share * 1.33} ${to},${top}`}
       fill="none"
-      stroke="#963226"
+      stroke="var(--color-madder)"
       strokeWidth={1.6}
     />
   ));
@@ -221,7 +230,7 @@ function RawEdge({ at, x, y, halfPx }: { at: Point; x: Scale; y: Scale; halfPx: 
     <path
       d={`M${cx},${cy - halfPx - 3} l3,${halfPx / 2 + 2} l-6,${halfPx / 2 + 2} l6,${halfPx / 2 + 1} l-3,${halfPx / 2 + 1}`}
       fill="none"
-      stroke="#26272b"
+      stroke="var(--color-graphite)"
       strokeWidth={1.6}
     />
   );
@@ -253,7 +262,7 @@ function MarkNames(props: {
           x2={px}
           y1={top - lift + 6}
           y2={table + 4}
-          stroke="#235387"
+          stroke="var(--color-pencil)"
           strokeWidth={1.8}
           strokeDasharray={temporary ? '6 5' : undefined}
         />
@@ -262,12 +271,18 @@ function MarkNames(props: {
           y={top - lift - 12}
           fontSize={15}
           fontWeight={700}
-          fill="#235387"
+          fill="var(--color-pencil)"
           textAnchor="middle"
         >
           {mark.name}
         </text>
-        <text x={words} y={top - lift + 2} fontSize={13} fill="#26272b" textAnchor="middle">
+        <text
+          x={words}
+          y={top - lift + 2}
+          fontSize={13}
+          fill="var(--color-graphite)"
+          textAnchor="middle"
+        >
           {lengths.cloth(mark.atMm)}
           {temporary ? ', temporary' : ''}
         </text>

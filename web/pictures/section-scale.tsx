@@ -23,7 +23,7 @@ export function LayerCounts({
         <path
           d={`M${from},${y - 6} V${y} H${to} V${y - 6}`}
           fill="none"
-          stroke="#8d8069"
+          stroke="var(--color-seam)"
           strokeWidth={1.2}
         />
         {(roomy || to - from > 11) && (
@@ -33,7 +33,7 @@ export function LayerCounts({
             fontSize={13}
             fontWeight={700}
             textAnchor="middle"
-            fill="#26272b"
+            fill="var(--color-graphite)"
           >
             {roomy ? words : layers}
           </text>
@@ -56,7 +56,7 @@ export function Ruler(props: {
   const count = Math.floor((right - left) / step);
   return (
     <g>
-      <line x1={x(left)} x2={x(right)} y1={y} y2={y} stroke="#8d8069" />
+      <line x1={x(left)} x2={x(right)} y1={y} y2={y} stroke="var(--color-seam)" />
       {Array.from({ length: count + 1 }, (_, i) => (
         <g key={i}>
           <line
@@ -64,9 +64,15 @@ export function Ruler(props: {
             x2={x(left + i * step)}
             y1={y}
             y2={y + 7}
-            stroke="#8d8069"
+            stroke="var(--color-seam)"
           />
-          <text x={x(left + i * step)} y={y + 22} fontSize={13} textAnchor="middle" fill="#57534a">
+          <text
+            x={x(left + i * step)}
+            y={y + 22}
+            fontSize={13}
+            textAnchor="middle"
+            fill="var(--color-soft)"
+          >
             {i === count ? lengths.cloth(i * step) : lengths.editable(i * step)}
           </text>
         </g>

@@ -24,21 +24,27 @@ export function StripPicture({ strip }: { strip: StripPlan }) {
         <svg width={width} height={height} role="img" aria-label="The strip, flat, to scale">
           <defs>
             <pattern id="strip-grain" width="9" height="9" patternUnits="userSpaceOnUse">
-              <path d={grain} stroke="#57708a" strokeOpacity="0.5" />
+              <path d={grain} stroke="var(--color-strip-grain)" strokeOpacity="0.5" />
             </pattern>
           </defs>
-          <text x={left} y={20} fontSize={14} fontWeight={700} fill="#26272b">
+          <text x={left} y={20} fontSize={14} fontWeight={700} fill="var(--color-graphite)">
             The strip, {cuttingNames[cutting]}
           </text>
           <g>
-            <rect x={left} y={top} width={right - left} height={widthMm * scale} fill="#9fb3c4" />
+            <rect
+              x={left}
+              y={top}
+              width={right - left}
+              height={widthMm * scale}
+              fill="var(--color-strip)"
+            />
             <rect
               x={left}
               y={top}
               width={right - left}
               height={widthMm * scale}
               fill="url(#strip-grain)"
-              stroke="#26272b"
+              stroke="var(--color-graphite)"
             />
           </g>
           {foldsAtMm.map((at) => (
@@ -48,16 +54,16 @@ export function StripPicture({ strip }: { strip: StripPlan }) {
                 x2={right + 8}
                 y1={y(at)}
                 y2={y(at)}
-                stroke="#235387"
+                stroke="var(--color-pencil)"
                 strokeWidth={2}
                 strokeDasharray="8 4"
               />
-              <text x={right + 14} y={y(at) + 5} fontSize={14} fill="#235387">
+              <text x={right + 14} y={y(at) + 5} fontSize={14} fill="var(--color-pencil)">
                 fold {lengths.cloth(at)}
               </text>
             </g>
           ))}
-          <text x={left} y={y(widthMm) + 22} fontSize={14} fill="#26272b">
+          <text x={left} y={y(widthMm) + 22} fontSize={14} fill="var(--color-graphite)">
             {lengths.cloth(widthMm)} wide · {lengths.beside(widthMm)} · of which{' '}
             {lengths.fine(Math.max(0, strip.turnOfClothMm))} goes round the edge
           </text>

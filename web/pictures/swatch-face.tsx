@@ -49,7 +49,7 @@ export function SwatchFace(props: SwatchFaceProps) {
       <clipPath id={id}>
         <rect x={x} y={y} width={width} height={height} />
       </clipPath>
-      <rect x={x} y={y} width={width} height={height} fill="#fdfbf5" />
+      <rect x={x} y={y} width={width} height={height} fill="var(--color-bed)" />
       {bands.map(({ region, top, bottom }) => (
         <rect
           key={region.name}
@@ -103,7 +103,7 @@ export function SwatchFace(props: SwatchFaceProps) {
             cy={across(xMm)}
             r={Math.max(1.6, 0.32 * pxPerMm)}
             data-part="pulled-thread"
-            fill="#235387"
+            fill="var(--color-pencil)"
           />
         ))}
       {faulty
@@ -117,11 +117,11 @@ export function SwatchFace(props: SwatchFaceProps) {
             className="haloed"
             fill="none"
             data-part="fault"
-            stroke="#963226"
+            stroke="var(--color-madder)"
             strokeWidth={2.5}
           />
         ))}
-      <rect x={x} y={y} width={width} height={height} fill="none" stroke="#d8cbb4" />
+      <rect x={x} y={y} width={width} height={height} fill="none" stroke="var(--color-line)" />
     </g>
   );
 }

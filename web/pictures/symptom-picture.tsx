@@ -1,12 +1,12 @@
 import type { ReactNode } from 'react';
 import type { SymptomId } from '../../core/diagnose/symptom';
 
-const cloth = { fill: '#e4d9c4', stroke: '#8d8069' };
-const folded = { fill: '#d3c6ae', stroke: '#8d8069' };
-const thread = { fill: 'none', stroke: '#26272b', strokeWidth: 1.6 };
+const cloth = { fill: 'var(--cloth-1)', stroke: 'var(--color-seam)' };
+const folded = { fill: 'var(--color-fold)', stroke: 'var(--color-seam)' };
+const thread = { fill: 'none', stroke: 'var(--color-graphite)', strokeWidth: 1.6 };
 const dashed = { ...thread, strokeDasharray: '5 3' };
-const fault = { fill: 'none', stroke: '#963226', strokeWidth: 2 };
-const solidFault = { fill: '#963226' };
+const fault = { fill: 'none', stroke: 'var(--color-madder)', strokeWidth: 2 };
+const solidFault = { fill: 'var(--color-madder)' };
 
 /** A piece of cloth, flat, from above. */
 const Piece = ({ y = 2, height = 36 }: { y?: number; height?: number }) => (
@@ -41,7 +41,7 @@ const drawings: Readonly<Record<SymptomId, ReactNode>> = {
     <>
       <Piece />
       <path d="M2 20q4-5 8 0t8 0 8 0 8 0 8 0 8 0 8 0 6 0" {...fault} />
-      <path d="M6 24h52" stroke="#8d8069" strokeDasharray="1 7" strokeWidth={3} />
+      <path d="M6 24h52" stroke="var(--color-seam)" strokeDasharray="1 7" strokeWidth={3} />
     </>
   ),
   'hem-tight': (
@@ -68,7 +68,7 @@ const drawings: Readonly<Record<SymptomId, ReactNode>> = {
     <>
       <path d="M10 2h44v24L10 36z" {...cloth} />
       <path d="M10 36L54 26" {...fault} />
-      <path d="M4 38h56" stroke="#8d8069" strokeDasharray="3 3" />
+      <path d="M4 38h56" stroke="var(--color-seam)" strokeDasharray="3 3" />
     </>
   ),
   whiskers: (
@@ -93,7 +93,7 @@ const drawings: Readonly<Record<SymptomId, ReactNode>> = {
   'roll-runs-out': (
     <>
       <Piece height={28} />
-      <path d="M2 26h26" stroke="#8d8069" strokeWidth={7} />
+      <path d="M2 26h26" stroke="var(--color-seam)" strokeWidth={7} />
       <Seam y={22} />
       <path d="M28 30l4 5 4-4 5 5 4-4 5 4 5-4 6 4" {...fault} />
     </>
@@ -101,7 +101,7 @@ const drawings: Readonly<Record<SymptomId, ReactNode>> = {
   'roll-crams': (
     <>
       <Piece height={24} />
-      <path d="M2 26h22M44 26h18" stroke="#8d8069" strokeWidth={6} />
+      <path d="M2 26h22M44 26h18" stroke="var(--color-seam)" strokeWidth={6} />
       <ellipse cx={34} cy={27} rx={12} ry={9} {...folded} />
       <path d="M25 27q4-7 9 0t9 0" {...fault} />
     </>
@@ -110,7 +110,7 @@ const drawings: Readonly<Record<SymptomId, ReactNode>> = {
     <>
       <Piece height={28} />
       <rect x={25} y={2} width={14} height={28} {...folded} />
-      <path d="M2 27h20M42 27h20" stroke="#8d8069" strokeWidth={6} />
+      <path d="M2 27h20M42 27h20" stroke="var(--color-seam)" strokeWidth={6} />
       <path d="M24 20v16h16V20" {...fault} />
     </>
   ),
@@ -130,7 +130,7 @@ const drawings: Readonly<Record<SymptomId, ReactNode>> = {
   ),
   'binding-wanders': (
     <>
-      <path d="M4 4q2 26 56 30" stroke="#d3c6ae" strokeWidth={10} fill="none" />
+      <path d="M4 4q2 26 56 30" stroke="var(--color-fold)" strokeWidth={10} fill="none" />
       <path d="M8 6q3 20 20 22" {...dashed} />
       <path d="M28 28q16 0 20-8" {...fault} />
     </>
@@ -138,13 +138,13 @@ const drawings: Readonly<Record<SymptomId, ReactNode>> = {
   'opening-small': (
     <>
       <ellipse cx={32} cy={22} rx={24} ry={16} {...folded} />
-      <ellipse cx={32} cy={22} rx={14} ry={8} fill="#fdfbf5" stroke="#8d8069" />
+      <ellipse cx={32} cy={22} rx={14} ry={8} fill="var(--color-bed)" stroke="var(--color-seam)" />
       <path d="M4 22h12M60 22H48M12 18l5 4-5 4M52 18l-5 4 5 4" {...fault} />
     </>
   ),
   'ten-layers': (
     <>
-      <path d="M2 32h60M2 28h60" stroke="#8d8069" strokeWidth={2} />
+      <path d="M2 32h60M2 28h60" stroke="var(--color-seam)" strokeWidth={2} />
       <path d="M22 24h20M22 20h20M22 16h20M22 12h20M22 8h20" {...fault} />
     </>
   ),
@@ -167,8 +167,8 @@ const drawings: Readonly<Record<SymptomId, ReactNode>> = {
   'needle-breaks': (
     <>
       <rect x={1} y={28} width={62} height={10} {...cloth} />
-      <path d="M32 1v14M32 15l-2 3" stroke="#26272b" strokeWidth={3} />
-      <path d="M38 21l4 11" stroke="#963226" strokeWidth={3} />
+      <path d="M32 1v14M32 15l-2 3" stroke="var(--color-graphite)" strokeWidth={3} />
+      <path d="M38 21l4 11" stroke="var(--color-madder)" strokeWidth={3} />
       <path d="M26 18l-6-3M30 22l-5 3M40 16l6-3" {...fault} />
     </>
   ),
@@ -208,7 +208,7 @@ const drawings: Readonly<Record<SymptomId, ReactNode>> = {
   'trimmed-too-soon': (
     <>
       <path d="M6 2h52v18H6z" {...cloth} />
-      <path d="M6 24h52v12H6z" fill="none" stroke="#8d8069" strokeDasharray="4 3" />
+      <path d="M6 24h52v12H6z" fill="none" stroke="var(--color-seam)" strokeDasharray="4 3" />
       <path d="M2 22h60" {...fault} />
       <circle cx={58} cy={22} r={3} {...solidFault} />
     </>
@@ -216,7 +216,7 @@ const drawings: Readonly<Record<SymptomId, ReactNode>> = {
   shine: (
     <>
       <Piece />
-      <path d="M14 32L30 8M22 34L38 10M30 34L46 10" stroke="#fdfbf5" strokeWidth={4} />
+      <path d="M14 32L30 8M22 34L38 10M30 34L46 10" stroke="var(--color-bed)" strokeWidth={4} />
       <rect x={10} y={6} width={42} height={30} {...fault} strokeDasharray="4 3" />
     </>
   ),

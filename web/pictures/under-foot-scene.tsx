@@ -52,7 +52,12 @@ const py = (view: View, yMm: number) =>
 const bandSigmas = 1.645;
 
 /** Cloth, foot, drift, stitches: everything that lies in the view's window. */
-export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; lens: boolean }) {
+export function Scene({
+  view,
+  lens,
+  id,
+  ...props
+}: UnderFootProps & { view: View; lens: boolean; id: string }) {
   const { margin, plan, foot, judgement, beliefs } = props;
   const { settings } = judgement;
   const [first, ...others] = margin.references(plan, settings);
@@ -108,8 +113,8 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
   }));
 
   return (
-    <g clipPath={`url(#clip-${lens ? 'lens' : 'bed'})`}>
-      <rect x={view.x} y={view.y} width={view.width} height={view.height} fill="#fdfbf5" />
+    <g clipPath={`url(#${id}-${lens ? 'lens' : 'bed'})`}>
+      <rect x={view.x} y={view.y} width={view.width} height={view.height} fill="var(--color-bed)" />
       {margin.regions(plan).map((region: ClothRegion) => {
         const [from, to] = [edgeOf(reference + region.fromMm), edgeOf(reference + region.toMm)];
         const [y, height] = spanOf(region.only);
@@ -127,7 +132,7 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
               y={y}
               width={Math.max(0, to - from)}
               height={height}
-              fill="url(#weave)"
+              fill={`url(#${id}-weave)`}
             />
             {Number.isFinite(region.toMm) && region.layers === 1 && (
               <line
@@ -158,7 +163,7 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
           height={slotHalfMm * 1.6 * view.pxPerMm}
           rx={slotHalfMm * 0.8 * view.pxPerMm}
           fill="none"
-          stroke="#57534a"
+          stroke="var(--color-soft)"
           strokeOpacity={0.6}
           strokeDasharray="2 4"
         />
@@ -172,7 +177,7 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
             x2={px(view, at)}
             y1={top}
             y2={bottom}
-            stroke="#235387"
+            stroke="var(--color-pencil)"
             strokeWidth={2}
             strokeDasharray="3 6"
           />
@@ -184,24 +189,24 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
         y={edgeTop}
         width={Math.max(1, 2 * band * view.pxPerMm)}
         height={bottom - edgeTop}
-        fill="#235387"
+        fill="var(--color-pencil)"
         fillOpacity={0.17}
       />
       <path
         className="haloed"
         d={upright([px(view, reference - band), px(view, reference + band)], edgeTop, bottom)}
-        stroke="#235387"
+        stroke="var(--color-pencil)"
         strokeWidth={1}
         strokeDasharray="2 5"
       />
       {allowed && allowed[1] > allowed[0] && (
-        <g className="haloed" fill="#8ba26f">
+        <g className="haloed" fill="var(--color-moss-fill)">
           <path d={rides.map(boxOf).join(' ')} fillOpacity={0.55} />
           <path
             d={rides
               .map(({ from, to, y, half }) => upright([from, to], y - half, y + half))
               .join(' ')}
-            stroke="#3f5c2a"
+            stroke="var(--color-moss)"
             strokeWidth={lens ? 3 : 2}
           />
         </g>
@@ -209,7 +214,7 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
       <path
         className="haloed"
         d={upright([px(view, reference)], edgeTop, bottom)}
-        stroke="#235387"
+        stroke="var(--color-pencil)"
         strokeWidth={2.5}
       />
       {[sewn, toCome].map((part) => (
@@ -222,7 +227,7 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
             (mm) => py(view, mm),
           )}
           fill="none"
-          stroke="#26272b"
+          stroke="var(--color-graphite)"
           strokeWidth={lens ? 2.5 : 1.6}
           strokeOpacity={part === sewn ? 1 : 0.4}
           strokeDasharray={part === sewn ? undefined : '4 4'}
@@ -232,7 +237,7 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
         const seen = holes.filter(
           (hole) => inSight(hole) && (hole.role === tellingRole(plan)) === (role === 'bite'),
         );
-        const colour = role === 'bite' ? '#3f5c2a' : '#26272b';
+        const colour = role === 'bite' ? 'var(--color-moss)' : 'var(--color-graphite)';
         const rings = (r: number) =>
           seen.map(({ xMm, yMm }) => circle(px(view, xMm), py(view, yMm), r)).join('');
         return (
@@ -248,7 +253,7 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
                 .join('')}
               data-part="meets-metal"
               fill="none"
-              stroke="#963226"
+              stroke="var(--color-madder)"
               strokeWidth={4}
             />
           </g>
@@ -263,7 +268,7 @@ export function Scene({ view, lens, ...props }: UnderFootProps & { view: View; l
           )}
           y={py(view, first.onlyBefore ? -3 : 0) - 24}
           text={`the ${first.name} may ride here`}
-          colour="#3f5c2a"
+          colour="var(--color-moss)"
           strong
         />
       )}

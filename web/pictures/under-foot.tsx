@@ -1,4 +1,4 @@
-import { memo } from 'react';
+import { memo, useId } from 'react';
 import { beliefFor } from '../../core/margin/belief';
 import type { Foot } from '../../core/kit/foot';
 import type { Lengths } from '../app/lengths';
@@ -12,6 +12,7 @@ import { NumbersTable } from './numbers-table';
 import { useBox } from './use-box';
 import { Label } from './label';
 import { Scene, isSameView, px, type UnderFootProps, type View } from './under-foot-scene';
+import { windowsOf } from './under-foot-windows';
 
 /**
  * From above: foot, slot, guide, needle swing and holes, the cloth's edge with its drift band, and
@@ -20,6 +21,7 @@ import { Scene, isSameView, px, type UnderFootProps, type View } from './under-f
 export function UnderFoot(props: UnderFootProps) {
   const { plan, judgement, beliefs, foot, margin } = props;
   const lengths = useLengths();
+  const id = useId();
   const [ref, { width, height }] = useBox<HTMLDivElement>();
   const { settings, clearance, blocked, warnings } = judgement;
   const straightPlate = warnings.find(({ about }) => about === 'straight-plate');
@@ -29,40 +31,17 @@ export function UnderFoot(props: UnderFootProps) {
   const holes = needlePath(plan.stitch, settings, 1, plan.machine);
   const xs = holes.map(({ xMm }) => xMm);
   const [swingLeft, swingRight] = [Math.min(...xs), Math.max(...xs)];
-  const rulerHeight = 44;
-  const bedWidth = Math.max(0, width * 0.52);
-  const bed: View = {
-    x: 0,
-    y: 0,
-    width: bedWidth,
-    height: height - rulerHeight,
-    pxPerMm: Math.min(
-      (height - rulerHeight) /
-        Math.max(repeatMm * 1.35, foot.soleMm.toeMm + foot.soleMm.heelMm + 3),
-      bedWidth / (foot.soleMm.widthMm + 5),
-    ),
-    midXMm: 0,
-    midYMm: 0,
-  };
   const focus = [first.atMm, swingLeft, swingRight];
-  // Whole millimetres, so that the lens stands still while a dial is nudged.
-  const lensFrom = Math.floor(Math.min(...focus) - 0.7);
-  const lensTo = Math.ceil(Math.max(...focus) + 0.7);
-  const lensSpan = lensTo - lensFrom;
-  const lensX = bedWidth + 14;
-  const lens: View = {
-    x: lensX,
-    y: 0,
-    width: Math.max(0, width - lensX),
-    height: height - rulerHeight,
-    pxPerMm: Math.max(1, (width - lensX) / lensSpan),
-    midXMm: (lensFrom + lensTo) / 2,
-    // The bite sits in the lower part, so that the run comes into sight above it.
-    midYMm:
-      (first.onlyBefore ? -1 : 1) *
-      (((height - rulerHeight) * (first.onlyBefore ? 0.22 : 0.1)) /
-        Math.max(1, (width - lensX) / lensSpan)),
-  };
+  const { bed, lens } = windowsOf(
+    { width, height },
+    {
+      bedWidthMm: foot.soleMm.widthMm + 5,
+      bedHeightMm: Math.max(repeatMm * 1.35, foot.soleMm.toeMm + foot.soleMm.heelMm + 3),
+      // Whole millimetres, so that the lens stands still while a dial is nudged.
+      focusMm: [Math.floor(Math.min(...focus) - 0.7), Math.ceil(Math.max(...focus) + 0.7)],
+      onlyBefore: first.onlyBefore ?? false,
+    },
+  );
   const lensTimes = lens.pxPerMm / bed.pxPerMm;
   const counted = judgement.checks.find(({ name }) => name === margin.countedCheck);
   const runCheck = judgement.checks.find(({ name }) => name !== margin.countedCheck);
@@ -87,13 +66,17 @@ export function UnderFoot(props: UnderFootProps) {
       {width > 0 && height > 80 && (
         <svg width={width} height={height} role="img" aria-label="View under the foot, to scale">
           <defs>
-            <pattern id="weave" width="6" height="6" patternUnits="userSpaceOnUse">
-              <path d="M0,0 l6,6 M-1,5 l2,2 M5,-1 l2,2" stroke="#8d8069" strokeOpacity="0.28" />
+            <pattern id={`${id}-weave`} width="6" height="6" patternUnits="userSpaceOnUse">
+              <path
+                d="M0,0 l6,6 M-1,5 l2,2 M5,-1 l2,2"
+                stroke="var(--color-seam)"
+                strokeOpacity="0.28"
+              />
             </pattern>
             {[bed, lens].map((view) => (
               <clipPath
                 key={view === bed ? 'bed' : 'lens'}
-                id={`clip-${view === bed ? 'bed' : 'lens'}`}
+                id={`${id}-${view === bed ? 'bed' : 'lens'}`}
               >
                 <rect x={view.x} y={view.y} width={view.width} height={view.height} />
               </clipPath>
@@ -101,14 +84,14 @@ export function UnderFoot(props: UnderFootProps) {
           </defs>
           {[bed, lens].map((view) => (
             <g key={view === bed ? 'bed' : 'lens'}>
-              <Scene {...props} view={view} lens={view === lens} />
+              <Scene {...props} view={view} lens={view === lens} id={id} />
               <rect
                 x={view.x}
                 y={view.y}
                 width={view.width}
                 height={view.height}
                 fill="none"
-                stroke={view === lens ? '#26272b' : '#d8cbb4'}
+                stroke={view === lens ? 'var(--color-graphite)' : 'var(--color-line)'}
                 strokeWidth={view === lens ? 2 : 1}
               />
               <Ruler
@@ -125,7 +108,7 @@ export function UnderFoot(props: UnderFootProps) {
             x2={px(bed, swingRight)}
             y1={bed.height + 31}
             y2={bed.height + 31}
-            stroke={blocked ? '#963226' : '#26272b'}
+            stroke={blocked ? 'var(--color-madder)' : 'var(--color-graphite)'}
             strokeWidth={7}
             strokeLinecap="round"
           />
@@ -147,28 +130,32 @@ export function UnderFoot(props: UnderFootProps) {
           })}
           <Label
             x={lens.x + 8}
-            y={20}
+            y={lens.y + 20}
             text={`×${lensTimes.toFixed(lensTimes < 10 ? 1 : 0)} lens`}
             strong
           />
           {counted && (
             <Label
+              between={[lens.x + 8, lens.x + lens.width - 4]}
               x={lens.x + 8}
-              y={lens.height - 12}
+              y={lens.y + lens.height - 12}
               text={checkInWords(counted)}
-              colour="#3f5c2a"
+              colour="var(--color-moss)"
               strong
             />
           )}
           <Label
+            between={[lens.x + 6, lens.x + lens.width - 6]}
             x={px(lens, edgeMm) + (foldOnRight ? -8 : 8)}
-            y={first.onlyBefore ? lens.height * 0.5 : 46}
+            y={lens.y + (first.onlyBefore ? lens.height * 0.5 : 46)}
             end={foldOnRight}
             text={`${first.name} wanders`}
-            colour="#235387"
+            colour="var(--color-pencil)"
             strong
           />
-          {runCheck && <Label x={lens.x + 8} y={lens.height - 32} text={checkInWords(runCheck)} />}
+          {runCheck && (
+            <Label x={lens.x + 8} y={lens.y + lens.height - 32} text={checkInWords(runCheck)} />
+          )}
           {first.source === 'guide' && (
             <Label
               x={px(bed, settings.guideMm) + 8}
@@ -178,6 +165,7 @@ export function UnderFoot(props: UnderFootProps) {
             />
           )}
           <Label
+            between={[4, bed.width - 4]}
             x={px(bed, swingRight) + 10}
             y={bed.height + 36}
             text={
@@ -187,10 +175,11 @@ export function UnderFoot(props: UnderFootProps) {
             }
           />
           <Label
+            between={[4, bed.width - 4]}
             x={px(bed, edgeMm) - 6}
             y={bed.height - 12}
             text={first.name}
-            colour="#235387"
+            colour="var(--color-pencil)"
             strong
             end
           />
@@ -237,10 +226,17 @@ const Ruler = memo(
     const x = (mm: number) => px(view, mm);
     return (
       <>
-        <path d={upright(ticks.map(x), view.height, view.height + 6)} stroke="#57534a" />
-        <g fontSize={13} textAnchor="middle" fill="#57534a">
+        <path
+          d={upright(ticks.map(x), view.y + view.height, view.y + view.height + 6)}
+          stroke="var(--color-soft)"
+        />
+        <g fontSize={13} textAnchor="middle" fill="var(--color-soft)">
           {ticks.map((tick, i) => (
-            <text key={i} x={Math.min(within - 16, Math.max(12, x(tick)))} y={view.height + 21}>
+            <text
+              key={i}
+              x={Math.min(within - 16, Math.max(12, x(tick)))}
+              y={view.y + view.height + 21}
+            >
               {fineNumber(tick)}
             </text>
           ))}

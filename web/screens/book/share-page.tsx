@@ -15,12 +15,12 @@ import { verdictWords } from '../../words/verdicts';
 import { entryDrawing } from './entry-swatch';
 
 const style = `
-  body { margin: 2rem auto; max-width: 46rem; padding: 0 1rem; background: #fdfbf5; color: #26272b;
+  body { margin: 2rem auto; max-width: 46rem; padding: 0 1rem; background: var(--color-bed); color: var(--color-graphite);
     font: 1.05rem/1.5 'Atkinson Hyperlegible', Verdana, sans-serif; }
   h1 { font: 600 1.9rem/1.2 Vollkorn, Georgia, serif; margin: 0 0 .25rem; }
-  p { margin: .25rem 0; } .soft { color: #57534a; }
+  p { margin: .25rem 0; } .soft { color: var(--color-soft); }
   dl { display: grid; grid-template-columns: 12rem 1fr; gap: .25rem 1rem; margin: 1rem 0; }
-  dt { color: #57534a; } dd { margin: 0; font-weight: bold; font-variant-numeric: tabular-nums; }
+  dt { color: var(--color-soft); } dd { margin: 0; font-weight: bold; font-variant-numeric: tabular-nums; }
   figure { margin: 1rem 0; } svg, img { max-width: 100%; height: auto; }
   @media print { body { background: #fff; margin: 0; } }
 `;

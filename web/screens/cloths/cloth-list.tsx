@@ -10,8 +10,15 @@ function ThicknessSwatch({ mm }: { mm: number }) {
   const height = Math.min(34, Math.max(1.5, mm * 18));
   return (
     <svg width={34} height={36} aria-hidden className="shrink-0">
-      <rect x={0} y={35 - height} width={34} height={height} fill="#b6a98f" stroke="#4d463a" />
-      <line x1={0} x2={34} y1={35.5} y2={35.5} stroke="#4d463a" />
+      <rect
+        x={0}
+        y={35 - height}
+        width={34}
+        height={height}
+        fill="var(--cloth-3)"
+        stroke="var(--cloth-line)"
+      />
+      <line x1={0} x2={34} y1={35.5} y2={35.5} stroke="var(--cloth-line)" />
     </svg>
   );
 }

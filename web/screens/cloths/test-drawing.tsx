@@ -1,9 +1,13 @@
 import type { ReactNode } from 'react';
 import type { TestId } from './home-test';
 
-const line = { fill: 'none', stroke: '#26272b', strokeWidth: 1.8 } as const;
-const clothLine = { fill: '#cdbfa5', stroke: '#4d463a', strokeWidth: 1.5 } as const;
-const mark = { fill: 'none', stroke: '#235387', strokeWidth: 1.8 } as const;
+const line = { fill: 'none', stroke: 'var(--color-graphite)', strokeWidth: 1.8 } as const;
+const clothLine = {
+  fill: 'var(--cloth-2)',
+  stroke: 'var(--cloth-line)',
+  strokeWidth: 1.5,
+} as const;
+const mark = { fill: 'none', stroke: 'var(--color-pencil)', strokeWidth: 1.8 } as const;
 
 const drawings: Readonly<Record<TestId, ReactNode>> = {
   weigh: (
@@ -42,7 +46,7 @@ const drawings: Readonly<Record<TestId, ReactNode>> = {
       <path
         d="M6,50 h34 c14,0 16,-20 4,-20 c-8,0 -8,11 0,11"
         {...line}
-        stroke="#4d463a"
+        stroke="var(--cloth-line)"
         strokeWidth={4}
       />
       <path d="M58,50 v-20 M55,30 h6 M55,50 h6" {...mark} />
@@ -51,7 +55,7 @@ const drawings: Readonly<Record<TestId, ReactNode>> = {
   slip: (
     <>
       <path d="M6,52 h52 M6,52 L54,26" {...line} />
-      <path d="M18,43 L46,28" stroke="#b6a98f" strokeWidth="7" />
+      <path d="M18,43 L46,28" stroke="var(--cloth-3)" strokeWidth="7" />
       <path d="M30,52 a26,26 0 0 0 -3,-11" {...mark} />
     </>
   ),

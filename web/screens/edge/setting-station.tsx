@@ -68,7 +68,7 @@ export function SettingTable({ bench }: { bench: Bench }) {
       onValueChange={(view) => setParams(view === usual ? {} : { view }, { replace: true })}
       className="flex h-full flex-col"
     >
-      <Tabs.List aria-label="Picture" className="flex shrink-0 border-b border-line px-2">
+      <Tabs.List aria-label="Picture" className="flex shrink-0 flex-wrap border-b border-line px-2">
         <Tabs.Trigger value="foot" className={tab}>
           Under the foot
         </Tabs.Trigger>
@@ -84,7 +84,7 @@ export function SettingTable({ bench }: { bench: Bench }) {
           Swatch
         </Tabs.Trigger>
         {!looped && (
-          <span className="ml-auto self-center pr-2 text-sm text-soft">
+          <span className="ml-auto self-center pr-2 text-right text-sm text-soft">
             clearance{' '}
             <b className={judgement.blocked ? 'text-madder' : ''}>
               {<Clearance mm={judgement.clearance.clearanceMm} />}
@@ -92,7 +92,11 @@ export function SettingTable({ bench }: { bench: Bench }) {
           </span>
         )}
       </Tabs.List>
-      <Tabs.Content value="foot" tabIndex={-1} className="min-h-0 grow">
+      <Tabs.Content
+        value="foot"
+        tabIndex={-1}
+        className="h-136 shrink-0 sm:h-auto sm:min-h-0 sm:shrink sm:grow"
+      >
         <UnderFoot
           margin={margin}
           plan={plan}

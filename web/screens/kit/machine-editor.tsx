@@ -50,8 +50,8 @@ function NeedleLine({ specs }: { specs: Specs }) {
           width={x(specs.plateHoleMm[1]) - x(specs.plateHoleMm[0])}
           height={34}
           rx={6}
-          fill="#fdfbf5"
-          stroke="#8d8069"
+          fill="var(--color-bed)"
+          stroke="var(--color-seam)"
         />
       )}
       <line
@@ -59,7 +59,7 @@ function NeedleLine({ specs }: { specs: Specs }) {
         x2={x(specs.maxWidthMm / 2)}
         y1={47}
         y2={47}
-        stroke="#26272b"
+        stroke="var(--color-graphite)"
         strokeWidth={7}
         strokeLinecap="round"
       />
@@ -70,11 +70,11 @@ function NeedleLine({ specs }: { specs: Specs }) {
           x2={x(mm)}
           y1={mm === 0 ? 66 : 70}
           y2={84}
-          stroke="#235387"
+          stroke="var(--color-pencil)"
           strokeWidth={mm === 0 ? 3 : 1.5}
         />
       ))}
-      <g fontSize={14} fill="#57534a">
+      <g fontSize={14} fill="var(--color-soft)">
         <text x={300} y={18} textAnchor="middle">
           widest swing, black; needle positions, blue; plate hole, outline
         </text>

@@ -29,8 +29,8 @@ function NeedleDrawing({ size, point }: { size: number; point: NeedlePoint }) {
     >
       <path
         d={`M${x0},${y - thick / 2} H${x1 - tip} ${end} ${x1 - tip},${y + thick / 2} H${x0} z`}
-        fill="#d8d5cd"
-        stroke="#26272b"
+        fill="var(--color-steel)"
+        stroke="var(--color-graphite)"
         strokeWidth={2}
         strokeLinejoin="round"
       />
@@ -39,16 +39,16 @@ function NeedleDrawing({ size, point }: { size: number; point: NeedlePoint }) {
         cy={y}
         rx={22}
         ry={thick * 0.2}
-        fill="#fbf7ee"
-        stroke="#26272b"
+        fill="var(--color-paper)"
+        stroke="var(--color-graphite)"
         strokeWidth={1.5}
       />
       <path
         d={`M${x0 - 14},${y - thick / 2} v${thick} m-5,0 h10 M${x0 - 19},${y - thick / 2} h10`}
-        stroke="#235387"
+        stroke="var(--color-pencil)"
         strokeWidth={1.6}
       />
-      <text x={x0} y={104} fontSize={15} fill="#235387">
+      <text x={x0} y={104} fontSize={15} fill="var(--color-pencil)">
         {(size / 100).toFixed(2)} mm through the shaft; drawn larger
       </text>
     </svg>

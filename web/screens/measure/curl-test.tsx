@@ -25,23 +25,36 @@ function Drawing({ curlMm, rolls }: { curlMm: number; rolls: boolean }) {
       role="img"
       aria-label={rolls ? 'The cut edge rolls over' : `The cut edge curls up by ${fine(curlMm)}`}
     >
-      <line x1={40} x2={600} y1={base + 6} y2={base + 6} stroke="#26272b" strokeWidth={3} />
-      <path d={curve} fill="none" stroke="#4d463a" strokeWidth={12} strokeLinejoin="round" />
-      <path d={curve} fill="none" stroke="#b6a98f" strokeWidth={8} strokeLinejoin="round" />
+      <line
+        x1={40}
+        x2={600}
+        y1={base + 6}
+        y2={base + 6}
+        stroke="var(--color-graphite)"
+        strokeWidth={3}
+      />
+      <path
+        d={curve}
+        fill="none"
+        stroke="var(--cloth-line)"
+        strokeWidth={12}
+        strokeLinejoin="round"
+      />
+      <path d={curve} fill="none" stroke="var(--cloth-3)" strokeWidth={8} strokeLinejoin="round" />
       {!rolls && (
         <>
           <path
             d={`M520,${base} v${-high} M512,${base} h16 M512,${base - high} h16`}
-            stroke="#235387"
+            stroke="var(--color-pencil)"
             strokeWidth={2}
             fill="none"
           />
-          <text x={536} y={base - high / 2 + 6} fontSize={18} fill="#235387">
+          <text x={536} y={base - high / 2 + 6} fontSize={18} fill="var(--color-pencil)">
             {fine(curlMm)}
           </text>
         </>
       )}
-      <text x={320} y={372} textAnchor="middle" fontSize={17} fill="#57534a">
+      <text x={320} y={372} textAnchor="middle" fontSize={17} fill="var(--color-soft)">
         from the side, eight times as high as it is
       </text>
     </svg>

@@ -37,7 +37,7 @@ function Drawing({ rows, longestMm }: { rows: readonly Row[]; longestMm: number 
         const y = 40 + i * 96;
         return (
           <g key={name}>
-            <text x={70} y={y - 8} fontSize={17} fill="#57534a">
+            <text x={70} y={y - 8} fontSize={17} fill="var(--color-soft)">
               {name}
               {mm === null ? ': not read yet' : `: ${cloth(mm)}`}
             </text>
@@ -46,22 +46,22 @@ function Drawing({ rows, longestMm }: { rows: readonly Row[]; longestMm: number 
               y={y}
               width={(mm ?? 100) * scale}
               height={46}
-              fill={mm === null ? 'none' : '#b6a98f'}
-              stroke="#4d463a"
+              fill={mm === null ? 'none' : 'var(--cloth-3)'}
+              stroke="var(--cloth-line)"
               strokeWidth={2}
               strokeDasharray={mm === null ? '6 5' : undefined}
             />
             {mm !== null && (
               <path
                 d={`M72,${y} v46 M${70 + mm * scale - 2},${y} v46`}
-                stroke="#235387"
+                stroke="var(--color-pencil)"
                 strokeWidth={4}
               />
             )}
           </g>
         );
       })}
-      <g stroke="#26272b">
+      <g stroke="var(--color-graphite)">
         <line x1={70} x2={70 + rulerMm * scale} y1={330} y2={330} strokeWidth={2} />
         {marks.map((mm) => (
           <line
@@ -73,7 +73,7 @@ function Drawing({ rows, longestMm }: { rows: readonly Row[]; longestMm: number 
           />
         ))}
       </g>
-      <g fontSize={16} fill="#57534a" textAnchor="middle">
+      <g fontSize={16} fill="var(--color-soft)" textAnchor="middle">
         {marks
           .filter((mm) => mm % (5 * step) === 0)
           .map((mm) => (

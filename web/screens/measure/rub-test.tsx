@@ -17,11 +17,18 @@ function Drawing({ threads }: { threads: number }) {
       role="img"
       aria-label={`${threads} threads loose on 50 mm of cut edge`}
     >
-      <rect x={120} y={190} width={400} height={150} fill="#b6a98f" />
+      <rect x={120} y={190} width={400} height={150} fill="var(--cloth-3)" />
       {Array.from({ length: 26 }, (_, i) => (
-        <line key={i} x1={128 + i * 15.4} x2={128 + i * 15.4} y1={190} y2={340} stroke="#8d8069" />
+        <line
+          key={i}
+          x1={128 + i * 15.4}
+          x2={128 + i * 15.4}
+          y1={190}
+          y2={340}
+          stroke="var(--color-seam)"
+        />
       ))}
-      <line x1={120} x2={520} y1={190} y2={190} stroke="#26272b" strokeWidth={2.5} />
+      <line x1={120} x2={520} y1={190} y2={190} stroke="var(--color-graphite)" strokeWidth={2.5} />
       {Array.from({ length: drawn }, (_, i) => {
         const x = 128 + ((i * 7) % 26) * 15.4 + (i >= 26 ? 6 : 0);
         const lean = ((i * 37) % 11) - 5;
@@ -30,20 +37,24 @@ function Drawing({ threads }: { threads: number }) {
             key={i}
             d={`M${x},192 q${lean},-34 ${lean * 3},-${50 + ((i * 13) % 28)}`}
             fill="none"
-            stroke="#235387"
+            stroke="var(--color-pencil)"
             strokeWidth={2.5}
             strokeLinecap="round"
           />
         );
       })}
-      <g stroke="#26272b" strokeWidth={2.5} fill="none">
+      <g stroke="var(--color-graphite)" strokeWidth={2.5} fill="none">
         <path d="M180,80 h280 m-14,-9 l14,9 l-14,9 M194,71 l-14,9 l14,9" />
       </g>
-      <text x={320} y={62} textAnchor="middle" fontSize={18} fill="#57534a">
+      <text x={320} y={62} textAnchor="middle" fontSize={18} fill="var(--color-soft)">
         ten times to and fro with a fingernail
       </text>
-      <path d="M120,356 h400 M120,350 v12 M520,350 v12" stroke="#235387" strokeWidth={2} />
-      <text x={320} y={382} textAnchor="middle" fontSize={17} fill="#235387">
+      <path
+        d="M120,356 h400 M120,350 v12 M520,350 v12"
+        stroke="var(--color-pencil)"
+        strokeWidth={2}
+      />
+      <text x={320} y={382} textAnchor="middle" fontSize={17} fill="var(--color-pencil)">
         50 mm of cut edge, along the grain
       </text>
     </svg>

@@ -21,20 +21,20 @@ function Drawing({ degrees }: { degrees: number }) {
       role="img"
       aria-label={`A board tilted by ${Math.round(degrees)} degrees`}
     >
-      <line x1={60} x2={600} y1={y0} y2={y0} stroke="#26272b" strokeWidth={3} />
+      <line x1={60} x2={600} y1={y0} y2={y0} stroke="var(--color-graphite)" strokeWidth={3} />
       <path
         d={`M${at(0, 4)} L${at(long, 4)}`}
-        stroke="#26272b"
+        stroke="var(--color-graphite)"
         strokeWidth={8}
         strokeLinecap="round"
       />
-      <path d={`M${at(60, 14)} L${at(long - 20, 14)}`} stroke="#8d8069" strokeWidth={9} />
-      <path d={`M${at(150, 25)} L${at(290, 25)}`} stroke="#b6a98f" strokeWidth={10} />
-      <path d={`M${at(150, 25)} L${at(290, 25)}`} stroke="#4d463a" strokeWidth={1.5} />
+      <path d={`M${at(60, 14)} L${at(long - 20, 14)}`} stroke="var(--color-seam)" strokeWidth={9} />
+      <path d={`M${at(150, 25)} L${at(290, 25)}`} stroke="var(--cloth-3)" strokeWidth={10} />
+      <path d={`M${at(150, 25)} L${at(290, 25)}`} stroke="var(--cloth-line)" strokeWidth={1.5} />
       <path
         d={`M${x0 + arc},${y0} A${arc},${arc} 0 0 0 ${x0 + arc * dx},${y0 + arc * dy}`}
         fill="none"
-        stroke="#235387"
+        stroke="var(--color-pencil)"
         strokeWidth={2.5}
       />
       <text
@@ -43,7 +43,7 @@ function Drawing({ degrees }: { degrees: number }) {
         fontSize={24}
         fontFamily="Vollkorn, serif"
         fontWeight={600}
-        fill="#235387"
+        fill="var(--color-pencil)"
       >
         {Math.round(degrees)}°
       </text>

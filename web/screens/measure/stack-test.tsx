@@ -26,7 +26,7 @@ function Drawing({ heightMm, layers }: { heightMm: number; layers: number }) {
       role="img"
       aria-label={`${layers} layers under a ruler, to scale`}
     >
-      <line x1={60} x2={580} y1={base} y2={base} stroke="#26272b" strokeWidth={3} />
+      <line x1={60} x2={580} y1={base} y2={base} stroke="var(--color-graphite)" strokeWidth={3} />
       {Array.from({ length: Math.min(layers, 120) }, (_, i) => (
         <rect
           key={i}
@@ -34,8 +34,8 @@ function Drawing({ heightMm, layers }: { heightMm: number; layers: number }) {
           y={base - (i + 1) * each}
           width={300}
           height={Math.max(0.6, each - 0.8)}
-          fill="#b6a98f"
-          stroke="#4d463a"
+          fill="var(--cloth-3)"
+          stroke="var(--cloth-line)"
           strokeWidth={Math.min(1.2, each / 5)}
         />
       ))}
@@ -44,19 +44,19 @@ function Drawing({ heightMm, layers }: { heightMm: number; layers: number }) {
         y={base - height - 14}
         width={400}
         height={14}
-        fill="#fdfbf5"
-        stroke="#26272b"
+        fill="var(--color-bed)"
+        stroke="var(--color-graphite)"
         strokeWidth={2}
       />
-      <g stroke="#235387" strokeWidth={2}>
+      <g stroke="var(--color-pencil)" strokeWidth={2}>
         <line x1={534} x2={534} y1={base - height} y2={base} />
         <line x1={526} x2={542} y1={base - height} y2={base - height} />
         <line x1={526} x2={542} y1={base} y2={base} />
       </g>
-      <text x={550} y={base - height / 2 + 6} fontSize={19} fill="#235387">
+      <text x={550} y={base - height / 2 + 6} fontSize={19} fill="var(--color-pencil)">
         {fine(heightMm)}
       </text>
-      <text x={310} y={base + 30} textAnchor="middle" fontSize={17} fill="#57534a">
+      <text x={310} y={base + 30} textAnchor="middle" fontSize={17} fill="var(--color-soft)">
         {layers} layers, drawn {Math.round(scale * 10) / 10} times as high as they are
       </text>
     </svg>

@@ -34,16 +34,16 @@ function Drawing({ sideMm, grams }: { sideMm: number; grams: number | null }) {
         width={280}
         height={394}
         rx={26}
-        fill="#fdfbf5"
-        stroke="#26272b"
+        fill="var(--color-bed)"
+        stroke="var(--color-graphite)"
         strokeWidth={2.5}
       />
       <circle
         cx={x}
         cy={y}
         r={(plateMm / 2) * pxPerMm}
-        fill="#e4d9c4"
-        stroke="#26272b"
+        fill="var(--cloth-1)"
+        stroke="var(--color-graphite)"
         strokeWidth={2}
       />
       <rect
@@ -51,17 +51,17 @@ function Drawing({ sideMm, grams }: { sideMm: number; grams: number | null }) {
         y={y - side / 2}
         width={side}
         height={side}
-        fill="#b6a98f"
-        stroke="#4d463a"
+        fill="var(--cloth-3)"
+        stroke="var(--cloth-line)"
         strokeWidth={2}
       />
       <path
         d={`M${x - side / 2},${y + side / 2 + 14} h${side} m0,-6 v12 M${x - side / 2},${y + side / 2 + 8} v12`}
-        stroke="#235387"
+        stroke="var(--color-pencil)"
         strokeWidth={2}
         fill="none"
       />
-      <text x={476} y={y + 6} fontSize={18} fill="#235387">
+      <text x={476} y={y + 6} fontSize={18} fill="var(--color-pencil)">
         {label}
       </text>
       <rect
@@ -70,8 +70,8 @@ function Drawing({ sideMm, grams }: { sideMm: number; grams: number | null }) {
         width={208}
         height={72}
         rx={6}
-        fill="#eee5d6"
-        stroke="#26272b"
+        fill="var(--color-cloth)"
+        stroke="var(--color-graphite)"
         strokeWidth={2}
       />
       <text
@@ -81,7 +81,7 @@ function Drawing({ sideMm, grams }: { sideMm: number; grams: number | null }) {
         fontSize={40}
         fontFamily="Vollkorn, serif"
         fontWeight={600}
-        fill="#26272b"
+        fill="var(--color-graphite)"
       >
         {grams === null ? '–' : grams.toFixed(1)} g
       </text>

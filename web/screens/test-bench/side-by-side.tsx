@@ -135,7 +135,12 @@ export function SideBySide({ bench }: { bench: Bench }) {
           <h2 className="text-xl">What each scrap told</h2>
           <div className="grid h-44 grid-cols-2 gap-3">
             <BeliefChart name="Offset" points={points('shift')} isLength level={0} />
-            <BeliefChart name="Spread" points={points('sigma')} isLength colour="#3f5c2a" />
+            <BeliefChart
+              name="Spread"
+              points={points('sigma')}
+              isLength
+              colour="var(--color-moss)"
+            />
           </div>
         </section>
       )}
