@@ -133,6 +133,13 @@ function steps(request: WorkRequest): WorkStep[] {
     at,
     footName: 'a foot that lets the needle get beside the old hem: a zipper or an edge-guide foot',
     measure: [
+      once(
+        4,
+        'measure-on',
+        'hand',
+        'Put it on, with the shoes it is worn with. Measure from the line you will sew, in the ditch beside the old hem, up to where the finished edge shall be: {shortensMm} here. Half of it goes into the fold.',
+        { shortensMm: plan.shortensMm ?? 0 },
+      ),
       along(
         0.8,
         'mark',

@@ -10,8 +10,8 @@ import type { EdgeForm } from '../../core/edge/form';
 import type { FoldPlan } from '../../core/finish/fold-plan';
 import { Impossible } from '../../core/impossible';
 
-const asked = z.object(measuredEdge);
-type AskedEdge = z.infer<typeof asked>;
+const _asked = z.object(measuredEdge);
+type AskedEdge = z.infer<typeof _asked>;
 
 /** An edge as every sum goes by it. */
 export interface KnownEdge extends FittedEdge {

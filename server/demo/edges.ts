@@ -1,4 +1,6 @@
 import type { EdgeDraft } from '../../contract/records';
+import { derivedOf } from '../../core/edge/derived';
+import type { EdgeForm } from '../../core/edge/form';
 import { uncut } from '../../core/edge/state';
 import type { FoldWish } from '../../core/finish/fold-request';
 import type { Pattern } from '../../core/stitch/stitch';
@@ -20,6 +22,9 @@ export interface DemoEdge {
 
 /** An edge of the demo to begin with: alone, for a grown person, with cloth enough. */
 const plain = { ...uncut, forChild: false, spareMm: null } as const;
+
+/** What follows from how an edge was measured. */
+const measured = (form: EdgeForm) => ({ form, ...derivedOf(form, 0) });
 
 /** Edges that are hemmed blind. */
 export const blindEdges: readonly DemoEdge[] = [
@@ -128,6 +133,29 @@ export const blindEdges: readonly DemoEdge[] = [
     footId: 'foot-blind-fixed',
     scraps: [],
   },
+  {
+    id: 'edge-lamplighter',
+    edge: {
+      ...plain,
+      ...measured({
+        ...{ kind: 'slant', flatWidthMm: 230 },
+        left: { frontMm: 1010, backMm: 1022 },
+        right: { frontMm: 1004, backMm: 1018 },
+      }),
+      pair: 'pair',
+      oldHem: { depthMm: 38, sewn: 'chain', keepLook: false },
+      depthMm: 40,
+      name: 'Lamplighter’s trousers, legs',
+      on: 'ready-made flannel trousers',
+      clothId: 'cloth-flannel',
+      passesOverMm: null,
+      crossings: [],
+    },
+    depthMm: 40,
+    machineId: 'machine-fine',
+    footId: 'foot-blind-fixed',
+    scraps: [],
+  },
 ];
 
 /** An edge of the demo with another finish. */
@@ -206,6 +234,27 @@ export const otherEdges: readonly OtherEdge[] = [
     finish: 'rolled-hem',
     fold: { variant: 'straight', channelMm: 3 },
     footId: 'foot-hemmer',
+    pattern: 'straight',
+  },
+  {
+    id: 'edge-napkins',
+    edge: {
+      ...plain,
+      ...measured({
+        kind: 'cornered',
+        sides: [420, 420, 420, 420].map((lengthMm) => ({
+          ...{ lengthMm, angleDegrees: 90, mitred: true },
+        })),
+      }),
+      name: 'Supper napkins',
+      on: 'eight linen napkins',
+      clothId: 'cloth-linen',
+      passesOverMm: null,
+      crossings: [],
+    },
+    finish: 'double-hem',
+    fold: { variant: 'equal', depthMm: 14 },
+    footId: 'foot-edge',
     pattern: 'straight',
   },
   {

@@ -21,9 +21,12 @@ const Body = memo(function Body({ rows }: { readonly rows: Rows }) {
  */
 export function NumbersTable({ caption, rows }: { readonly caption: string; readonly rows: Rows }) {
   return (
-    <table className="sr-only">
-      <caption>{caption}</caption>
-      <Body rows={useDeferredValue(rows)} />
-    </table>
+    // In a box of its own: a table is never narrower than its words, hidden or not.
+    <div className="sr-only">
+      <table>
+        <caption>{caption}</caption>
+        <Body rows={useDeferredValue(rows)} />
+      </table>
+    </div>
   );
 }

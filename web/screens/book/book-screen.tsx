@@ -58,7 +58,7 @@ export function BookScreen() {
   const empty = total === 0;
   return (
     <main
-      className={`grid min-h-0 grow gap-4 p-4 lg:px-5 ${look.view === 'hand' ? '' : 'lg:grid-cols-[minmax(0,1fr)_21.5rem]'}`}
+      className={`grid min-h-0 grow grid-cols-[minmax(0,1fr)] gap-4 p-4 lg:px-5 ${look.view === 'hand' ? '' : 'lg:grid-cols-[minmax(0,1fr)_21.5rem]'}`}
     >
       <section aria-label="The book" className="sheet flex min-h-80 flex-col lg:min-h-0">
         <div className="flex flex-wrap items-center gap-x-4 border-b border-line px-3 pt-1">

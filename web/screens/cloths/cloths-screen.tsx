@@ -19,7 +19,7 @@ export function ClothsScreen() {
   const cloth = cloths.data.find(({ id }) => id === chosenId) ?? cloths.data[0];
   const usedBy = edges.data?.filter(({ clothId }) => clothId === cloth?.id) ?? [];
   return (
-    <main className="grid min-h-0 grow gap-4 p-4 lg:grid-cols-[18rem_minmax(0,1fr)_19rem] lg:px-5">
+    <main className="grid min-h-0 grow grid-cols-[minmax(0,1fr)] gap-4 p-4 lg:grid-cols-[18rem_minmax(0,1fr)_19rem] lg:px-5">
       <h1 className="sr-only">Cloth shelf</h1>
       <div className="sheet flex min-h-0 flex-col">
         <ClothPicker cloths={cloths.data} chosen={cloth?.id} onChoose={choose} />

@@ -93,7 +93,7 @@ function Stations({ bench: whole, stationId }: { bench: Bench; stationId: string
       />
       <main
         key={station.id}
-        className="grid min-h-0 grow gap-4 p-4 lg:grid-cols-[minmax(0,1fr)_21.5rem] lg:px-5"
+        className="grid min-h-0 grow grid-cols-[minmax(0,1fr)] gap-4 p-4 lg:grid-cols-[minmax(0,1fr)_21.5rem] lg:px-5"
       >
         <div className="no-print flex min-h-0 flex-col gap-3">
           <section

@@ -1,8 +1,6 @@
 import { Tabs } from 'radix-ui';
 import { useNavigate, useSearchParams } from 'react-router';
 import { asksLength } from '../../../core/edge/form';
-import { fullnessOf } from '../../../core/edge/fullness';
-import { pressedAwayShare } from '../../../core/fold/fullness';
 import { change } from '../../app/records';
 import { useLengths } from '../../app/lengths-context';
 import { servesPurpose } from '../../../core/finish/nature';
@@ -20,8 +18,10 @@ import { AlongPanel } from './along-panel';
 import type { Bench } from './bench';
 import { CrossingList } from './crossing-list';
 import { depthRefusal, setFold } from './fold-fields';
+import { CurveFit } from './curve-fit';
 import { EdgeSchools } from './edge-schools';
 import { MeasuredFacts } from './measured-facts';
+import { WalkPanel } from './walk/walk-panel';
 import { PlatesOwned } from './plates';
 import { useMarkHandles } from './use-mark-handles';
 
@@ -32,12 +32,14 @@ export function EdgeTable({ bench }: { bench: Bench }) {
   const depthMm = folds?.finishedDepthMm ?? plan.fold.depthMm ?? 0;
   const allowanceMm = folds?.allowanceMm ?? depthMm;
   const { shown, handles } = useMarkHandles(edge, depthMm);
+  const asked = params.get('view');
+  const view = asked === 'along' || (asked === 'alter' && edge.oldHem) ? asked : 'above';
   const tab =
     'min-h-9 border-b-3 border-transparent px-3 text-sm data-[state=active]:border-pencil data-[state=active]:font-bold data-[state=active]:text-pencil';
   return (
     <Tabs.Root
-      value={params.get('view') === 'along' ? 'along' : 'above'}
-      onValueChange={(view) => setParams(view === 'along' ? { view } : {}, { replace: true })}
+      value={view}
+      onValueChange={(next) => setParams(next === 'above' ? {} : { view: next }, { replace: true })}
       className="flex h-full flex-col"
     >
       <Tabs.List aria-label="Picture" className="flex shrink-0 border-b border-line px-2">
@@ -47,6 +49,11 @@ export function EdgeTable({ bench }: { bench: Bench }) {
         <Tabs.Trigger value="along" className={tab}>
           Along the edge
         </Tabs.Trigger>
+        {edge.oldHem && (
+          <Tabs.Trigger value="alter" className={tab}>
+            Alter it, step by step
+          </Tabs.Trigger>
+        )}
       </Tabs.List>
       <Tabs.Content value="above" tabIndex={-1} className="flex min-h-0 grow flex-col">
         <div className="flex min-h-0 grow flex-col md:flex-row">
@@ -60,9 +67,9 @@ export function EdgeTable({ bench }: { bench: Bench }) {
           {edge.form && (
             <MeasuredFacts
               edgeId={edge.id}
+              edge={shown}
               form={shown.form ?? edge.form}
-              {...{ depthMm, allowanceMm }}
-              pressedShare={pressedAwayShare[plan.cloth.construction]}
+              {...{ depthMm, allowanceMm, cloth: plan.cloth }}
             />
           )}
         </div>
@@ -71,60 +78,12 @@ export function EdgeTable({ bench }: { bench: Bench }) {
       <Tabs.Content value="along" tabIndex={-1} className="min-h-0 grow">
         <AlongPanel bench={bench} />
       </Tabs.Content>
+      {edge.oldHem && (
+        <Tabs.Content value="alter" tabIndex={-1} className="min-h-0 grow">
+          <WalkPanel bench={bench} />
+        </Tabs.Content>
+      )}
     </Tabs.Root>
-  );
-}
-
-/** What the curve does to a hem of this depth, in words and one number. */
-function CurveFit({ bench }: { bench: Bench }) {
-  const lengths = useLengths();
-  const { edge, plan, folds } = bench;
-  const depth = folds?.finishedDepthMm ?? plan.fold.depthMm ?? 0;
-  // Only what is turned up is too full on a curve; a strip and a held edge follow it.
-  if (folds && folds.allowanceMm <= 0) return null;
-  const fullness = fullnessOf(edge, depth, plan.cloth);
-  if (fullness.kind === 'fits') return null;
-  if (fullness.kind === 'short') return <Tightness share={fullness.share} />;
-  const { share, way, deepestMm } = fullness;
-  const tooFull = way === 'too full';
-  const pressed = pressedAwayShare[plan.cloth.construction];
-  const verdict = {
-    pressed: 'It presses away.',
-    eased: 'Ease it in with a stitch along the raw edge.',
-    'too full': `Too full to lie flat: on this curve a hem can be ${lengths.cloth(deepestMm)} deep.`,
-  }[way];
-  return (
-    <div
-      className="flex shrink-0 items-baseline gap-4 border-t border-line px-4 py-2"
-      role="status"
-    >
-      <p className={`big-number shrink-0 text-2xl ${tooFull ? 'text-madder' : ''}`}>
-        {Number.isFinite(share) ? `${(share * 100).toFixed(1)} % fuller` : 'deeper than the curve'}
-      </p>
-      <p>
-        {tooFull ? '✕ ' : ''}
-        The raw edge is longer than where it lands. {verdict}{' '}
-        <span className="text-sm text-soft">
-          Starting guess: up to {Math.round(pressed * 100)} % presses away in this cloth.
-        </span>
-      </p>
-    </div>
-  );
-}
-
-/** Round a neck it is the other way: the turned-in edge is too short to lie. */
-function Tightness({ share }: { share: number }) {
-  return (
-    <div
-      className="flex shrink-0 items-baseline gap-4 border-t border-line px-4 py-2"
-      role="status"
-    >
-      <p className="big-number shrink-0 text-2xl">{(share * 100).toFixed(1)} % shorter</p>
-      <p>
-        The raw edge is shorter than where it lands on this inside curve: clip it to the fold, or
-        bind the edge instead.
-      </p>
-    </div>
   );
 }
 

@@ -201,3 +201,75 @@ describe('at the edge station', () => {
     expect(lines('corner')).toBe(4);
   });
 });
+
+describe('a ready-made thing', () => {
+  const hem = { depthMm: 38, sewn: 'chain', keepLook: false };
+  const legs = {
+    ...{ kind: 'slant', flatWidthMm: 230, left: { frontMm: 1010, backMm: 1022 } },
+    right: { frontMm: 1004, backMm: 1018 },
+  };
+
+  test('is walked through step by step: tried on, old hem out by its stitch, the second leg', async () => {
+    await app.change('edges/edge-lamplighter', { oldHem: hem, form: legs, pair: 'pair' });
+    await app.open('/edges/edge-lamplighter/edge?view=alter');
+    await screen.findByText(/^Put it on, with the shoes/);
+    expect(screen.getAllByRole('img', { name: /front .* from the waist/ })).toHaveLength(2);
+    await click(screen.findByRole('button', { name: 'Done, next' }));
+    await screen.findByText(/find the end that runs/);
+    expect(screen.getByRole('img', { name: /runs out from its right end/ })).not.toBeNull();
+    expect(document.querySelectorAll('[data-part="loop"]').length).toBeGreaterThan(3);
+    // The keys do what the buttons do.
+    fireEvent.keyDown(document.body, { key: 'ArrowLeft' });
+    await screen.findByText(/✓ Put it on/);
+    await waitFor(async () =>
+      expect((await app.read<{ ticks: string[] }>('plans/plan-lamplighter')).ticks).toEqual([
+        'try-on',
+      ]),
+    );
+    await app.change('edges/edge-lamplighter', { oldHem: { ...hem, sewn: 'lock' } });
+    await click(screen.findByRole('button', { name: 'Next' }));
+    fireEvent.keyDown(document.body, { key: ' ' });
+    await screen.findByText(/cut every fourth stitch/);
+    expect(document.querySelectorAll('[data-part="cut"]').length).toBeGreaterThan(1);
+  });
+
+  test('nobody is walked who has no old hem', async () => {
+    await app.open('/edges/edge-cape/edge?view=alter');
+    await screen.findByRole('tab', { name: 'From above' });
+    expect(screen.queryByRole('tab', { name: /Alter it/ })).toBeNull();
+  });
+});
+
+test('along the edge: what the hands do, a school that moves the start, and plates one owns', async () => {
+  await app.open('/edges/edge-trousers/edge?view=along');
+  const list = await screen.findByRole('list', { name: 'From the start to the close' });
+  await within(list).findByText(/Just before the thickest seam/);
+  expect(within(list).getByText('Close the round')).not.toBeNull();
+  const marks = () => document.querySelectorAll('[data-part="hand"]').length;
+  expect(marks()).toBe(within(list).getAllByRole('listitem').length);
+  await click(screen.findByRole('radio', { name: /Where it is seen least/ }));
+  await within(list).findByText(/Where it is seen least: inside leg/);
+  await click(screen.findByText(/Levelling plates you own/));
+  await enter(await field('One more'), '2.5');
+  await enter(await field('One more'), '2.5');
+  await screen.findByText(/or of your plates 2\.5 mm and 2\.5 mm, 5 mm together/);
+  await enter(await field('Plate 1'), '99');
+  await screen.findByText(/0\.3 to 12 mm thick/);
+});
+
+test('easing is a choice where something is to be eased, and changes the work', async () => {
+  const form = { kind: 'flare', by: 'fraction', fraction: 1 };
+  const edge = await make({ lengthMm: 4400, form });
+  await app.send('PUT', `plans/${edge.id}`, {}).catch(() => undefined);
+  const plans = await app.read<{ id: string }[]>(`plans?edgeId=${edge.id}`);
+  const plan = plans[0]!.id;
+  await app.change(`plans/${plan}`, {
+    finish: 'single-hem',
+    fold: { variant: 'overcast', depthMm: 18 },
+  });
+  await app.open(`/edges/${edge.id}/edge`);
+  await screen.findByText(/It is eased in; the slip asks how/);
+  await click(screen.findByRole('radio', { name: /Differential feed/ }));
+  await app.open(`/edges/${edge.id}/folds?view=steps`);
+  await screen.findByText(/serge it with the differential at 1\.05/);
+});

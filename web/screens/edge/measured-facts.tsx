@@ -1,5 +1,7 @@
 import { Printer } from 'lucide-react';
+import type { Cloth } from '../../../core/cloth/cloth';
 import type { EdgeForm } from '../../../core/edge/form';
+import type { FittedEdge } from '../../../core/edge/fullness';
 import { mitreOf } from '../../../core/edge/mitre';
 import {
   longerLeg,
@@ -9,6 +11,8 @@ import {
   slantPlaceNames,
 } from '../../../core/edge/slant';
 import { deepestSharedMm, deepestUntaperedMm, taperShare } from '../../../core/edge/taper';
+import { turnOnEdge, type TurnOnEdge } from '../../../core/edge/turned-on';
+import { pressedAwayShare } from '../../../core/fold/fullness';
 import { useLengths } from '../../app/lengths-context';
 
 interface FactsProps<K extends EdgeForm['kind']> {
@@ -142,6 +146,25 @@ function CornerFacts({ form, allowanceMm }: FactsProps<'cornered'>) {
   );
 }
 
+/** How long each line of the turn is, and where the allowance is cut into. */
+function LineFacts({
+  turn: { rawEdgeMm, landsOnMm, cuts },
+  turned,
+}: {
+  turn: TurnOnEdge;
+  turned: boolean;
+}) {
+  const { cloth } = useLengths();
+  if (!turned) return <Big number="0">Nothing is turned in here: the edge is as it is cut.</Big>;
+  return (
+    <Big number={cloth(rawEdgeMm)}>
+      along the raw edge; it lands where there is {cloth(landsOnMm)}.
+      {cuts &&
+        ` ${cuts.kind === 'clips' ? 'Clips' : 'Notches'} every ${cloth(cuts.everyMm)}, ${cloth(cuts.longMm)} long, ${cuts.kind === 'clips' ? 'open' : 'take out'} ${cloth(cuts.opensMm)} each.`}
+    </Big>
+  );
+}
+
 /** The marks on paper, with a template at true scale. */
 function MarksSheet({ edgeId }: { edgeId: string }) {
   return (
@@ -167,12 +190,14 @@ function MarksSheet({ edgeId }: { edgeId: string }) {
 /** What follows from how an edge was measured, in numbers one works by. */
 export function MeasuredFacts(props: {
   edgeId: string;
+  edge: FittedEdge;
   form: EdgeForm;
   depthMm: number;
   allowanceMm: number;
-  pressedShare: number;
+  cloth: Pick<Cloth, 'construction'>;
 }): React.ReactNode {
-  const { edgeId, form, ...rest } = props;
+  const { edgeId, edge, form, cloth, ...up } = props;
+  const rest = { ...up, pressedShare: pressedAwayShare[cloth.construction] };
   const facts =
     form.kind === 'slant' ? (
       <SlantFacts form={form} {...rest} />
@@ -180,7 +205,9 @@ export function MeasuredFacts(props: {
       <TaperFacts form={form} {...rest} />
     ) : form.kind === 'cornered' ? (
       <CornerFacts form={form} {...rest} />
-    ) : null;
+    ) : (
+      <LineFacts turn={turnOnEdge({ ...edge, form }, up, cloth)} turned={up.allowanceMm > 0} />
+    );
   return (
     <div className="shrink-0 overflow-auto border-t border-line px-4 py-2 md:w-72 md:border-t-0 md:border-l">
       {facts}

@@ -1,4 +1,4 @@
-import { memo } from 'react';
+import { memo, useEffect, useRef } from 'react';
 import { NavLink } from 'react-router';
 
 interface StationStripProps {
@@ -19,8 +19,16 @@ export function stripOf(
 export const StationStrip = memo(function StationStrip(props: StationStripProps) {
   const { edgeId, current } = props;
   const stations = JSON.parse(props.stations) as { id: string; name: string; answer: string }[];
+  const strip = useRef<HTMLElement>(null);
+  useEffect(() => {
+    // On a phone the strip is wider than the page.
+    strip.current
+      ?.querySelector('[aria-current="page"]')
+      ?.scrollIntoView({ inline: 'center', block: 'nearest' });
+  }, [current]);
   return (
     <nav
+      ref={strip}
       aria-label="Stations"
       className="no-print shrink-0 overflow-x-auto border-y border-line bg-paper"
     >

@@ -43,7 +43,7 @@ export function ExchangeScreen() {
   };
   const trouble = take.error ?? preview.error;
   return (
-    <main className="grid min-h-0 grow gap-4 p-4 lg:grid-cols-[20rem_minmax(0,1fr)] lg:px-5">
+    <main className="grid min-h-0 grow grid-cols-[minmax(0,1fr)] gap-4 p-4 lg:grid-cols-[20rem_minmax(0,1fr)] lg:px-5">
       <h1 className="sr-only">Carry the shelf, the drawer and the sample book in or out</h1>
       <section aria-label="Out" className="slip overflow-y-auto px-5 py-4">
         <h2 className="text-2xl">Out</h2>

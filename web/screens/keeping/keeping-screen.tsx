@@ -13,7 +13,7 @@ export function KeepingScreen() {
     queryFn: () => send<SnapshotEntry[]>('GET', 'snapshots'),
   });
   return (
-    <main className="grid min-h-0 grow content-start gap-4 p-4 lg:grid-cols-[22rem_minmax(0,1fr)] lg:px-5">
+    <main className="grid min-h-0 grow grid-cols-[minmax(0,1fr)] content-start gap-4 p-4 lg:grid-cols-[22rem_minmax(0,1fr)] lg:px-5">
       <h1 className="sr-only">Safe keeping</h1>
       <section aria-label="Archive" className="slip h-fit px-5 py-4">
         <h2 className="text-2xl">One archive of everything</h2>

@@ -104,7 +104,7 @@ export function KitScreen() {
     void create[where].mutateAsync(draft).then((made) => choose(made.id), tellTrouble);
   const common = { chosen: id, onChoose: choose };
   return (
-    <main className="grid min-h-0 grow gap-4 p-4 lg:grid-cols-[18rem_minmax(0,1fr)] lg:px-5">
+    <main className="grid min-h-0 grow grid-cols-[minmax(0,1fr)] gap-4 p-4 lg:grid-cols-[18rem_minmax(0,1fr)] lg:px-5">
       <h1 className="sr-only">Kit</h1>
       <div className="sheet min-h-0 overflow-y-auto p-3">
         <Section

@@ -23,7 +23,7 @@ export function TestRoom(props: TestRoomProps) {
   const lengths = useLengths();
   const guessed = cloth?.estimated.includes(test.property) ?? true;
   return (
-    <div className="grid min-h-0 grow gap-4 lg:grid-cols-[minmax(0,1fr)_23rem]">
+    <div className="grid min-h-0 grow grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-[minmax(0,1fr)_23rem]">
       <div className="sheet flex min-h-72 flex-col overflow-hidden">
         <div className="flex min-h-0 grow items-center justify-center p-2">{drawing}</div>
         <div
