@@ -17,7 +17,8 @@ test('a felled seam crosses a leg: what the foot meets, and where to begin', asy
   await expect(seams.getByLabel('Middle of it at')).toHaveValue('155');
   const verdict = page.getByRole('status').filter({ hasText: 'thickest place' });
   await expect(verdict).toContainText('The thickest place passes');
-  await expect(verdict).toContainText('Start at 144 mm');
+  const hands = page.getByRole('list', { name: 'From the start to the close' });
+  await expect(hands).toContainText('at 144 mm along the edge');
   await expect(page.getByRole('img', { name: 'The stack along the edge' })).toContainText(
     '2.69 mm, 4 layers',
   );
@@ -32,9 +33,9 @@ test('a felled seam crosses a leg: what the foot meets, and where to begin', asy
   await at.press('Escape');
   await at.fill('0');
   await at.press('Enter');
-  await expect(verdict).toContainText('Start at 299 mm');
+  await expect(hands).toContainText('at 299 mm along the edge');
   await page.reload();
-  await expect(verdict).toContainText('Start at 299 mm');
+  await expect(hands).toContainText('at 299 mm along the edge');
   // Shown at once, stored a moment later.
   await expect
     .poll(async () => (await app.api<Edge>('edges/edge-tunic')).crossings)

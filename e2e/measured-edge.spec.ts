@@ -74,3 +74,34 @@ test('by keyboard: a blanket, its height by its handle, nearer and back', async 
   await expect(page.getByRole('button', { name: 'Look from further' })).toBeDisabled();
   expect(await seriousTroubles(page)).toEqual([]);
 });
+
+test('by keyboard: ready-made trousers, from trying on to the second leg', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.address}/edges/edge-lamplighter/edge`);
+  await page.getByRole('tab', { name: 'Alter it, step by step' }).focus();
+  await page.keyboard.press('Enter');
+  const status = page.getByRole('status').filter({ hasText: ' of ' }).first();
+  await expect(page.getByText('Put it on, with the shoes', { exact: false })).toBeVisible();
+  const done = page.getByRole('button', { name: 'Done, next' });
+  await done.focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('find the end that runs', { exact: false })).toBeVisible();
+  await expect(page.getByRole('img', { name: /runs out from its right end/ })).toBeVisible();
+  await expect
+    .poll(async () => (await app.api<{ ticks: string[] }>('plans/plan-lamplighter')).ticks)
+    .toEqual(['try-on']);
+  // Nothing is lost on reload: it goes on where one stood.
+  await page.reload();
+  await expect(page.getByText('find the end that runs', { exact: false })).toBeVisible();
+  const total = Number(/of (\d+)/.exec((await status.textContent()) ?? '')?.[1]);
+  for (let i = 2; i <= total; i++) {
+    await done.focus();
+    await page.keyboard.press('Enter');
+  }
+  await expect(status).toContainText('the second one');
+  await expect(status).toContainText('all done');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(done).toBeVisible();
+});

@@ -15,7 +15,13 @@ export type HandsAt = {
   /** The same as where it begins, for a place. */
   readonly toMm: number;
 } & (
-  | { readonly kind: 'start'; readonly why: StartReason; readonly freeArm: boolean }
+  | {
+      readonly kind: 'start';
+      readonly why: StartReason;
+      readonly freeArm: boolean;
+      /** Where that is, from where the edge is measured. */
+      readonly onEdgeMm: number;
+    }
   | { readonly kind: 'handwheel' }
   /** Behind the heel going up, in front of the toe coming down. */
   | {
@@ -108,7 +114,7 @@ export function handsAlong(
   const scroll: HandsAt[] = fed ? outAndIn(crossings, { lengthMm, closed, from, sole }) : [];
   const at = (mm: number) => ({ fromMm: Math.max(0, mm), toMm: Math.max(0, mm) });
   const begin: HandsAt = {
-    ...{ kind: 'start', ...at(0), why: start.why },
+    ...{ kind: 'start', ...at(0), why: start.why, onEdgeMm: from },
     freeArm: ['tube', 'circle'].includes(edge.shape) && closed,
   };
   const end: HandsAt[] = closed

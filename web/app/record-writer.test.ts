@@ -211,6 +211,22 @@ test('what landed after all is not written a second time', async () => {
   expect(writer.pending).toBe(false);
 });
 
+test('what an earlier page sent may land after it was looked for, and is nobody else’s', async () => {
+  const { calls, writer, events, turn } = setUp();
+  // 2 was under way when the page went, 3 waited; 1 is what was stored before.
+  void writer.takeOver([{ key: 'plans/a', patch: { width: 3 }, bases: { width: [1, 2] } }]);
+  await turn();
+  calls[0]?.answer(200, { id: 'a', version: 9, width: 1 });
+  await turn();
+  expect(calls[1]?.body).toEqual({ version: 9, width: 3 });
+  calls[1]?.answer(409, { error: { code: 'stale', message: 'stale', issues: [] } });
+  await turn();
+  calls[2]?.answer(200, { id: 'a', version: 10, width: 2 });
+  await turn();
+  expect(events.disputed).not.toHaveBeenCalled();
+  expect(calls[3]?.body).toEqual({ version: 10, width: 3 });
+});
+
 test('what is under way is left to the next page too, under what waits', async () => {
   const { calls, writer, turn } = setUp();
   writer.change('plans', 'a', { width: 2, length: 5 });

@@ -25,6 +25,15 @@ interface Waiting {
 
 const nothing: Waiting = { patch: {}, bases: {} };
 
+/** Bases of the same fields from two places. */
+const together = (a: Bases, b: Bases): Bases =>
+  Object.fromEntries(
+    [...new Set([...Object.keys(a), ...Object.keys(b)])].map((field) => [
+      field,
+      [...(a[field] ?? []), ...(b[field] ?? [])],
+    ]),
+  );
+
 /** A change and an earlier one under it, as one. */
 const under = (later: Waiting, earlier: Waiting): Waiting => ({
   patch: { ...earlier.patch, ...later.patch },
@@ -98,9 +107,17 @@ export class RecordWriter {
    * @param resource the address's name of the table, e.g. `plans`
    */
   change(resource: string, id: string, patch: Patch): void {
+    this.changeOn(resource, id, patch, {});
+  }
+
+  /**
+   * @param known values that are one's own besides: what an earlier page sent may land only now, and
+   *   is nobody else's
+   */
+  private changeOn(resource: string, id: string, patch: Patch, known: Bases): void {
     const key = `${resource}/${id}`;
     const waiting = this.waiting.get(key) ?? nothing;
-    const before = { ...this.under.get(key)?.bases, ...waiting.bases };
+    const before = together(known, { ...this.under.get(key)?.bases, ...waiting.bases });
     const bases = basesOf(this.shown(resource, id), patch, before);
     this.show(resource, id, (record) => ({ ...record, ...patch }));
     this.waiting.set(key, { patch: { ...waiting.patch, ...patch }, bases });
@@ -173,7 +190,7 @@ export class RecordWriter {
     stored: Stored & Patch,
   ): void {
     const { mine, disputed } = merged(patch, bases, stored);
-    if (Object.keys(mine).length > 0) this.change(resource, id, mine);
+    if (Object.keys(mine).length > 0) this.changeOn(resource, id, mine, bases);
     if (disputed.length > 0) this.ask(resource, id, disputed, stored);
   }
 

@@ -28,8 +28,10 @@ export function handInWords(
 ): { readonly what: string; readonly where: string; readonly how: string } {
   const where =
     hand.fromMm === hand.toMm
-      ? hand.fromMm === 0
-        ? 'here'
+      ? hand.kind === 'start'
+        ? hand.onEdgeMm > 0
+          ? `at ${cloth(hand.onEdgeMm)} along the edge`
+          : 'where the edge begins'
         : hand.fromMm >= lengthMm
           ? `after ${cloth(hand.fromMm)}`
           : `at ${cloth(hand.fromMm)}`
