@@ -235,7 +235,7 @@ describe('undo', () => {
   });
 
   test('a cloth in use stays, and says where it is used', async () => {
-    const answer = await server.http.delete('/api/cloths/cloth-flannel?version=1');
+    const answer = await server.http.delete('/api/cloths/cloth-canvas?version=1');
     expect(answer.status).toBe(409);
     expect(answer.body.error.message).toContain('used by 1 edge');
   });

@@ -10,12 +10,18 @@ import { counted } from '../../words/number';
 import { Impossible } from '../../../core/impossible';
 import { useLengths } from '../../app/lengths-context';
 import { AlongEdgePicture } from '../../pictures/along-edge';
-import type { Bench } from './bench';
+import type { KeptPart, SetUpPart, WorkPart } from '../../bench/bench';
 import { HandList } from './hand-list';
 import { Plates } from './plates';
 
 /** What the foot meets round this edge, with this machine and foot; null while it makes no sense. */
-function useAlong({ edge, folds, plan, foot, machine }: Bench): AlongEdge | null {
+function useAlong({
+  edge,
+  folds,
+  plan,
+  foot,
+  machine,
+}: KeptPart & SetUpPart & WorkPart): AlongEdge | null {
   return useMemo(() => {
     if (!folds) return null;
     const crossed = {
@@ -39,7 +45,7 @@ function useAlong({ edge, folds, plan, foot, machine }: Bench): AlongEdge | null
 }
 
 /** The edge as the foot meets it: thick places, and what the hands do from the start to the close. */
-export function AlongPanel({ bench }: { bench: Bench }) {
+export function AlongPanel({ bench }: { bench: KeptPart & SetUpPart & WorkPart }) {
   const { edge, finish, work, foot } = bench;
   const along = useAlong(bench);
   const shown = useMemo(() => {
@@ -81,7 +87,7 @@ const verdictLook: Readonly<Record<Passage, { readonly sign: string; readonly co
   'will-not-pass': { sign: '✕', colour: 'text-madder' },
 };
 
-function Verdict({ along, bench }: { along: AlongEdge; bench: Bench }) {
+function Verdict({ along, bench }: { along: AlongEdge; bench: KeptPart & SetUpPart & WorkPart }) {
   const { fine } = useLengths();
   const { maxStackMm, hammeredMm, verdict, tiltDegrees, zones } = along;
   const { liftMm, highLiftMm } = liftsOf(bench.machine.specs);

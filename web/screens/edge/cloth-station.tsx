@@ -6,13 +6,13 @@ import { finishInSentence } from '../../words/finishes';
 import { capital } from '../../words/number';
 import { ClothCard } from '../cloths/cloth-card';
 import { ClothPicker } from '../cloths/cloth-picker';
-import type { Bench } from './bench';
+import type { KeptPart, SetUpPart } from '../../bench/bench';
 
 // The tests come with the schemas' package; the rest of the edge does without it.
 const ClothPage = later(async () => (await import('../cloths/cloth-page')).ClothPage);
 
 /** The shelf to pick from, and the home tests of the cloth that was picked. */
-export function ClothTable({ bench }: { bench: Bench }) {
+export function ClothTable({ bench }: { bench: KeptPart & SetUpPart }) {
   const cloths = useList('cloths');
   return (
     <div className="grid h-full lg:grid-cols-[17rem_minmax(0,1fr)]">
@@ -35,7 +35,7 @@ export function ClothTable({ bench }: { bench: Bench }) {
 }
 
 /** What the tests come to, and what that means for this hem. */
-export function ClothSlip({ bench }: { bench: Bench }) {
+export function ClothSlip({ bench }: { bench: KeptPart & SetUpPart }) {
   const { fine } = useLengths();
   const words = bench.margin?.words;
   const window = bench.set?.checks.find(({ name }) => name === bench.margin?.countedCheck);

@@ -11,14 +11,14 @@ import { SectionPicture } from '../../pictures/section-picture';
 import { finishName } from '../../words/finishes';
 import { gapInWords } from '../../words/kit';
 import { crossingNames } from '../../words/shapes';
-import type { Bench } from './bench';
+import type { KeptPart, WorkPart } from '../../bench/bench';
 import { tellingStage, type Option } from './looked-at';
-import { useKit } from './use-kit';
+import { useKit } from '../../bench/use-kit';
 
 const names: Readonly<Record<CrossingKind, string>> = { none: 'no seam', ...crossingNames };
 
 /** The thickest seam that crosses this edge; one pressed open while none is known. */
-function thickestOf({ edge }: Bench): CrossingKind {
+function thickestOf({ edge }: KeptPart & WorkPart): CrossingKind {
   const kinds = edge.crossings.map(({ kind }) => kind);
   return kinds.reduce<CrossingKind>(
     (most, kind) => (crossingLayers[kind] > crossingLayers[most] ? kind : most),
@@ -27,7 +27,11 @@ function thickestOf({ edge }: Bench): CrossingKind {
 }
 
 /** Two or three finishes side by side, for the same cloth and edge. */
-export function CompareTable(props: { bench: Bench; options: readonly Option[]; onBack(): void }) {
+export function CompareTable(props: {
+  bench: KeptPart & WorkPart;
+  options: readonly Option[];
+  onBack(): void;
+}) {
   const { bench, options, onBack } = props;
   const lengths = useLengths();
   const kit = useKit();

@@ -8,13 +8,13 @@ import { change } from '../../app/records';
 import { LengthField } from '../../controls/length-field';
 import { SelectField } from '../../controls/select-field';
 import { crossingNames } from '../../words/shapes';
-import type { Bench } from './bench';
+import type { KeptPart } from '../../bench/bench';
 
 /** How wide a seam's allowances usually lie, mm. Starting guess. */
 const usualWidthMm = 16;
 
 /** The seams that cross the edge: how each was made, where, and how wide it lies. */
-export function CrossingList({ bench: { edge } }: { bench: Bench }) {
+export function CrossingList({ bench: { edge } }: { bench: KeptPart }) {
   const set = (crossings: readonly Crossing[]) =>
     change('edges', edge.id, { crossings: [...crossings] });
   const replace = (i: number, patch: Partial<Crossing>) =>

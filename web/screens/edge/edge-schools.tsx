@@ -1,6 +1,6 @@
 import { edgeSchoolsFor, type EdgeQuestions } from '../../../core/finish/edge-schools';
 import { edgeQuestionsOf } from '../../../core/plan/work';
-import type { Bench } from './bench';
+import type { Bench } from '../../bench/bench';
 import { SchoolChoices } from './school-choices';
 
 type Asking = Pick<Bench, 'finish' | 'request' | 'folds' | 'record'>;

@@ -5,8 +5,10 @@ import { useLengths } from '../../app/lengths-context';
 import { useRecord } from '../../app/records';
 import { LoadState } from '../../app/trouble';
 import { ownColours } from '../../pictures/own-colours';
-import { useEdgeBench, type Bench } from './bench';
-import { usePassBench } from './use-pass-bench';
+import type { Bench } from '../../bench/bench';
+import { useEdgeBench } from '../../bench/use-edge-bench';
+import { useKept, type Kept } from '../../bench/use-kept';
+import { usePassBench } from '../../bench/use-pass-bench';
 import { MarginPanel } from './margin-panel';
 import { ProposalLine } from './proposal-line';
 import { fetchStations, stations } from './stations';
@@ -122,17 +124,22 @@ function Stations({ bench: whole, stationId }: { bench: Bench; stationId: string
   );
 }
 
-/** One edge: stations, table, slip and the margin, all in one place. */
-export function EdgeScreen() {
-  const { edgeId = '', station = 'cloth' } = useParams();
-  const state = useEdgeBench(edgeId);
-  const bench = state.state === 'ready' ? state.bench : null;
-  const solved = bench && (bench.dials !== null || !bench.margin || bench.issues.length > 0);
-  const ready = Boolean(solved && !bench.busy);
+/** The bench of an edge, once everything of it is there; the other stations are fetched after it. */
+function AtTheBench({ kept, stationId }: { kept: Kept; stationId: string }) {
+  const bench = useEdgeBench(kept);
+  const solved = bench.dials !== null || !bench.margin || bench.issues.length > 0;
+  const ready = solved && !bench.busy;
   useEffect(() => {
     // Only after what was asked for has come and been painted; soon after, for the server may go.
     if (ready) requestAnimationFrame(() => setTimeout(fetchStations));
   }, [ready]);
-  if (state.state === 'ready') return <Stations bench={state.bench} stationId={station} />;
+  return <Stations bench={bench} stationId={stationId} />;
+}
+
+/** One edge: stations, table, slip and the margin, all in one place. */
+export function EdgeScreen() {
+  const { edgeId = '', station = 'cloth' } = useParams();
+  const state = useKept(edgeId);
+  if (state.state === 'ready') return <AtTheBench kept={state.kept} stationId={station} />;
   return <LoadState what="edge" error={state.state === 'failed' ? state.error : null} />;
 }

@@ -15,7 +15,7 @@ import { FormFields, setByHand } from '../edge-asked/form-fields';
 import { PurposeQuestion, StateQuestions } from '../edge-asked/edge-questions';
 import { ShapeAndLength } from '../edge-asked/shape-and-length';
 import { AlongPanel } from './along-panel';
-import type { Bench } from './bench';
+import type { KeptPart, SetUpPart, WorkPart } from '../../bench/bench';
 import { CrossingList } from './crossing-list';
 import { depthRefusal, setFold } from './fold-fields';
 import { CurveFit } from './curve-fit';
@@ -26,7 +26,7 @@ import { PlatesOwned } from './plates';
 import { useMarkHandles } from './use-mark-handles';
 
 /** The edge as it lies, to scale, and what its curve does to a hem. */
-export function EdgeTable({ bench }: { bench: Bench }) {
+export function EdgeTable({ bench }: { bench: KeptPart & SetUpPart & WorkPart }) {
   const { edge, plan, folds } = bench;
   const [params, setParams] = useSearchParams();
   const depthMm = folds?.finishedDepthMm ?? plan.fold.depthMm ?? 0;
@@ -88,7 +88,7 @@ export function EdgeTable({ bench }: { bench: Bench }) {
 }
 
 /** What it is on, how long, how curved, how deep a hem. */
-export function EdgeSlip({ bench }: { bench: Bench }) {
+export function EdgeSlip({ bench }: { bench: KeptPart & SetUpPart & WorkPart }) {
   const lengths = useLengths();
   const { edge, record } = bench;
   const navigate = useNavigate();

@@ -9,7 +9,7 @@ import { Button } from '../../controls/button';
 import { WayChoice } from '../../controls/way-choice';
 import { factInWords } from '../../words/facts';
 import { finishInSentence } from '../../words/finishes';
-import type { Bench } from './bench';
+import type { KeptPart, SetUpPart } from '../../bench/bench';
 import { KitNeeds } from './kit-needs';
 import { SchoolChoices } from './school-choices';
 import { optionFor, useLookedAt } from './looked-at';
@@ -18,7 +18,7 @@ import { useRanking } from './use-ranking';
 import { WhyOut, WhyRanked } from './why';
 
 /** The finish that is looked at: its variants, what it needs, the questions it raises. */
-export function FinishSlip({ bench }: { bench: Bench }) {
+export function FinishSlip({ bench }: { bench: KeptPart & SetUpPart }) {
   const { looked, isChosen, look } = useLookedAt(bench);
   const { finish, wish, trouble } = looked;
   const ranking = useRanking(bench)?.ranking;

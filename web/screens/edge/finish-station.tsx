@@ -15,21 +15,21 @@ import { SectionPicture } from '../../pictures/section-picture';
 import { familyNames, finishName } from '../../words/finishes';
 import { gapInWords } from '../../words/kit';
 import { counted, ofHundred } from '../../words/number';
-import type { Bench } from './bench';
+import type { KeptPart, SetUpPart, WorkPart } from '../../bench/bench';
 import { CompareTable } from './compare-table';
 import { optionFor, tellingStage, useLookedAt, type Option } from './looked-at';
-import { useKit } from './use-kit';
+import { useKit } from '../../bench/use-kit';
 import { SecondOpinion } from './second-opinion';
 import { useRanking, useRankingAsItIs } from './use-ranking';
 import { useWhatIf } from './use-what-if';
-import { asItIs } from './what-if';
+import { asItIs } from '../../bench/what-if';
 import { needInWords } from './why';
 import { WishBar } from './wish-bar';
 
 const none: readonly Considered[] = [];
 
 /** Every finish there is, on this cloth and edge; two or three of them side by side. */
-export function FinishTable({ bench }: { bench: Bench }) {
+export function FinishTable({ bench }: { bench: KeptPart & SetUpPart & WorkPart }) {
   const state = useLookedAt(bench);
   const kit = useKit();
   const answer = useRanking(bench);
@@ -123,7 +123,7 @@ const aPurpose: Readonly<Record<Purpose, string>> = {
 };
 
 /** Nothing is chosen yet, or what is planned does not serve what the edge is for now. */
-function Standing({ bench }: { bench: Bench }) {
+function Standing({ bench }: { bench: KeptPart & SetUpPart & WorkPart }) {
   const { finish, plan, edge, proposed } = bench;
   if (proposed) {
     return (

@@ -3,17 +3,17 @@ import { Impossible } from '../../../core/impossible';
 import { refuseFold } from '../../../core/plan/fold-plan';
 import type { Lengths } from '../../app/lengths';
 import { refusalInWords } from '../../words/refusals';
-import { changePlan } from './plan-change';
-import type { Bench } from './bench';
+import { changePlan } from '../../bench/plan-change';
+import type { KeptPart, SetUpPart } from '../../bench/bench';
 
 /** Changes fields of the plan's folds. */
-export function setFold({ record }: Bench, patch: Partial<FoldWish>): void {
+export function setFold({ record }: KeptPart, patch: Partial<FoldWish>): void {
   changePlan(record.id, { fold: { ...record.fold, ...patch } });
 }
 
 /** Why a fold field can't be this long; null when it can. The core's own words. */
 export function depthRefusal(
-  { finish, record, plan }: Bench,
+  { finish, record, plan }: KeptPart & SetUpPart,
   field: FoldField,
   mm: number,
   lengths: Lengths,

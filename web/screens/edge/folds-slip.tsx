@@ -7,12 +7,12 @@ import { gaugeMarks } from '../../../core/plan/gauge-marks';
 import { useLengths } from '../../app/lengths-context';
 import { LengthField } from '../../controls/length-field';
 import { actionNames, originNames } from '../../words/facts';
-import type { Bench } from './bench';
+import type { KeptPart, SetUpPart } from '../../bench/bench';
 import { depthRefusal, setFold } from './fold-fields';
 import { StripChoice } from './strip-choice';
 
 /** What is added or cut off, the marks in press order, the lengths behind them, the print. */
-export function FoldsSlip({ bench }: { bench: Bench }) {
+export function FoldsSlip({ bench }: { bench: KeptPart & SetUpPart }) {
   const { folds } = bench;
   return (
     <div>
@@ -106,7 +106,7 @@ function Marks({ folds }: { folds: FoldPlan }) {
 }
 
 /** What cutting an allowance off does to an edge that turns, and what passes through it then. */
-function Opening({ bench, folds }: { bench: Bench; folds: FoldPlan }) {
+function Opening({ bench, folds }: { bench: KeptPart & SetUpPart; folds: FoldPlan }) {
   const { edge, plan } = bench;
   const { cloth, fine } = useLengths();
   const radians = turnRadians(edge);
@@ -135,7 +135,7 @@ function Opening({ bench, folds }: { bench: Bench; folds: FoldPlan }) {
   );
 }
 
-function Fields({ bench }: { bench: Bench }) {
+function Fields({ bench }: { bench: KeptPart & SetUpPart }) {
   const lengths = useLengths();
   const { finish, record } = bench;
   const fields = Object.entries(finish.fields).filter(([, rule]) =>
@@ -169,7 +169,7 @@ function Fields({ bench }: { bench: Bench }) {
 
 /** The sizes a foot is made in. */
 function Sizes(props: {
-  bench: Bench;
+  bench: KeptPart & SetUpPart;
   field: FoldField;
   sizesMm: readonly number[];
   name: string;
@@ -200,7 +200,7 @@ function Sizes(props: {
 }
 
 /** The fold gauge, in the formats and on the paper people have. */
-function Print({ bench, folds }: { bench: Bench; folds: FoldPlan }) {
+function Print({ bench, folds }: { bench: KeptPart & SetUpPart; folds: FoldPlan }) {
   if (gaugeMarks(folds).length === 0) return null;
   const link = (format: 'pdf' | 'svg', page: 'a4' | 'letter', words: string) => (
     <a

@@ -11,7 +11,7 @@ import { LineSlider } from '../../controls/line-slider';
 import { AllowanceStrip } from '../../pictures/allowance-strip';
 import { SectionPicture } from '../../pictures/section-picture';
 import { StripPicture } from '../../pictures/strip-picture';
-import type { Bench } from './bench';
+import type { KeptPart, SetUpPart, WorkPart } from '../../bench/bench';
 import { StepList } from './step-list';
 
 const tabs = [
@@ -21,7 +21,7 @@ const tabs = [
 ] as const;
 
 /** The folds three ways: the section as it folds, the marks on flat cloth, the steps. */
-export function FoldsTable({ bench }: { bench: Bench }) {
+export function FoldsTable({ bench }: { bench: KeptPart & SetUpPart & WorkPart }) {
   const lengths = useLengths();
   const { folds, issues } = bench;
   const [params, setParams] = useSearchParams();

@@ -8,7 +8,7 @@ import { ColourField } from '../../controls/colour-field';
 import { LengthField } from '../../controls/length-field';
 import { SelectField } from '../../controls/select-field';
 import { LineChoice } from '../../controls/line-choice';
-import { changePlan } from './plan-change';
+import { changePlan } from '../../bench/plan-change';
 
 const aimNames: Readonly<Record<Aim, string>> = { hold: 'Hold', even: 'Both', hide: 'Hide' };
 const threadNames: Readonly<Record<ThreadMatch, string>> = {

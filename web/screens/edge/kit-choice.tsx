@@ -6,7 +6,7 @@ import { lopsided, sideOf } from '../../../core/stitch/repeat';
 import { hasRun, type Pattern, type Stitch } from '../../../core/stitch/stitch';
 import type { PlanRecord } from '../../../contract/records';
 import { useList } from '../../app/records';
-import { changePlan } from './plan-change';
+import { changePlan } from '../../bench/plan-change';
 import { NumberField } from '../../controls/number-field';
 import { SelectField } from '../../controls/select-field';
 import { stitchLabel } from '../../words/stitches';

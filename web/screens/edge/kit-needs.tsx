@@ -4,7 +4,7 @@ import { besidesOf, kitGaps } from '../../../core/plan/kit-gaps';
 import { useLengths } from '../../app/lengths-context';
 import { factInWords } from '../../words/facts';
 import { gapInWords } from '../../words/kit';
-import { useKit } from './use-kit';
+import { useKit } from '../../bench/use-kit';
 
 /** What a finish needs and the kit does not hold, and what it takes besides; nothing when nothing. */
 export function KitNeeds({ finish, wish }: { finish: Finish; wish: FoldWish }) {

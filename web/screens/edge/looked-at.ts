@@ -5,7 +5,7 @@ import type { FoldPlan } from '../../../core/finish/fold-plan';
 import type { FoldWish } from '../../../core/finish/fold-request';
 import { Impossible } from '../../../core/impossible';
 import { foldPlanOf, wishForVariant } from '../../../core/plan/fold-plan';
-import type { Bench } from './bench';
+import type { KeptPart, SetUpPart } from '../../bench/bench';
 
 /** A finish as it would be on this edge. */
 export interface Option {
@@ -22,7 +22,7 @@ export interface Option {
  * @param suited lengths that were found to suit the edge, where the plan has none of its own
  */
 export function optionFor(
-  bench: Bench,
+  bench: KeptPart & SetUpPart,
   finish: Finish,
   variantId?: string,
   suited?: FoldWish,
@@ -47,7 +47,7 @@ export const tellingStage = ({ stages }: FoldPlan) =>
 
 const joined = (finish: string, variant: string) => `${finish}.${variant}`;
 
-function parsed(bench: Bench, text: string): Option | null {
+function parsed(bench: KeptPart & SetUpPart, text: string): Option | null {
   const [id = '', variant] = text.split('.');
   const finish = finishById(id);
   const known = finish?.variants.some((it) => it.id === variant);
@@ -58,7 +58,7 @@ function parsed(bench: Bench, text: string): Option | null {
 export const mostCompared = 3;
 
 /** Which finish is looked at, and which are compared: kept in the address, so in a reload too. */
-export function useLookedAt(bench: Bench) {
+export function useLookedAt(bench: KeptPart & SetUpPart) {
   const [params, setParams] = useSearchParams();
   const look = params.get('look');
   const chosen = optionFor(bench, bench.finish);

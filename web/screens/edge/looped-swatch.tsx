@@ -5,7 +5,7 @@ import { LineChoice } from '../../controls/line-choice';
 import { LineSlider } from '../../controls/line-slider';
 import { LoopedEdge, type LooperBalance } from '../../pictures/looped-edge';
 import { TwoFaces } from '../../pictures/two-faces';
-import type { Bench } from './bench';
+import type { SetUpPart, WorkPart } from '../../bench/bench';
 
 /** A hand's length of scrap. */
 const lengthMm = 100;
@@ -27,7 +27,7 @@ const looks = {
 } as const;
 
 /** How an overlocked or covered edge will lie, as its differential and its loopers are set. */
-export function LoopedSwatch({ bench }: { bench: Bench }) {
+export function LoopedSwatch({ bench }: { bench: SetUpPart & WorkPart }) {
   const { finish, request, plan } = bench;
   const values = startingValuesOf(finish, request);
   const number = (id: string, otherwise: number) =>

@@ -12,9 +12,9 @@ import { dialName } from '../../words/dials';
 import { latestOnly } from '../../workers/latest';
 import { solver } from '../../workers/solver';
 import type { Outcome } from '../../workers/solver-tasks';
-import type { Bench } from './bench';
-import { identityOf } from './identity';
-import { taught } from './use-lessons';
+import type { DialsPart, LessonPart, SetUpPart } from '../../bench/bench';
+import { identityOf } from '../../bench/identity';
+import { taught } from '../../bench/use-lessons';
 
 // The charts' package is loaded when somebody looks at one.
 const DialChart = later(async () => (await import('../../pictures/dial-chart')).DialChart);
@@ -25,7 +25,11 @@ const mapOf = latestOnly(
 );
 
 /** The map of this set-up, worked out off this thread; the last one stays until the next is there. */
-function useMap({ finish, plan, learned, dials }: Bench, best: boolean, enabled: boolean) {
+function useMap(
+  { finish, plan, learned, dials }: SetUpPart & LessonPart & DialsPart,
+  best: boolean,
+  enabled: boolean,
+) {
   const guideMm = best ? null : (dials?.guideMm ?? 0);
   return useQuery({
     queryKey: ['map', finish.id, identityOf(plan), taught(learned), guideMm],
@@ -44,7 +48,7 @@ function useMap({ finish, plan, learned, dials }: Bench, best: boolean, enabled:
 }
 
 /** How forgiving the set-up is: over two dials as a map, over one as a curve. */
-export function MapPanel({ bench }: { bench: Bench }) {
+export function MapPanel({ bench }: { bench: SetUpPart & LessonPart & DialsPart }) {
   const lengths = useLengths();
   const { plan, set, dials, moveTo } = bench;
   const adjusts = 'rangeMm' in plan.foot.guide;

@@ -9,14 +9,20 @@ import { useLengths } from '../../app/lengths-context';
 import { MarginBar } from '../../pictures/margin-bar';
 import { MiniMargin } from '../../pictures/mini-margin';
 import { ridesOn } from '../../words/guides';
-import type { Bench } from './bench';
+import type { DialsPart, LessonPart, SetUpPart } from '../../bench/bench';
 
 /**
  * The margin, always in sight: the bar, and what it means in one number.
  *
  * @param brief in one line, where the table needs the room: while cloth or finish are chosen
  */
-export function MarginPanel({ bench, brief }: { bench: Bench; brief: boolean }) {
+export function MarginPanel({
+  bench,
+  brief,
+}: {
+  bench: SetUpPart & LessonPart & DialsPart;
+  brief: boolean;
+}) {
   if (!bench.margin) return <NoMargin bench={bench} />;
   return brief && bench.issues.length === 0 ? (
     <BriefMargin bench={bench} />
@@ -26,7 +32,7 @@ export function MarginPanel({ bench, brief }: { bench: Bench; brief: boolean }) 
 }
 
 /** The first margin in one line: which way it is wide, what waits at its ends, and the chance. */
-function BriefMargin({ bench }: { bench: Bench }) {
+function BriefMargin({ bench }: { bench: SetUpPart & LessonPart & DialsPart }) {
   const { plan, set, judgement, dials, busy } = bench;
   const words = bench.margin?.words;
   const [margin] = judgement?.margins ?? [];
@@ -69,7 +75,11 @@ function BriefMargin({ bench }: { bench: Bench }) {
 }
 
 /** A finish with starting values only: said in a line, where the bar would be. */
-function NoMargin({ bench: { issues, finish, plan } }: { bench: Bench }) {
+function NoMargin({
+  bench: { issues, finish, plan },
+}: {
+  bench: SetUpPart & LessonPart & DialsPart;
+}) {
   const lengths = useLengths();
   const sewn = finish.needs(plan.fold.variant).machineKinds.length > 0;
   return (
@@ -93,7 +103,7 @@ function NoMargin({ bench: { issues, finish, plan } }: { bench: Bench }) {
   );
 }
 
-function SolvedMargin({ bench }: { bench: Bench }) {
+function SolvedMargin({ bench }: { bench: SetUpPart & LessonPart & DialsPart }) {
   const { plan, set, judgement, lesson, learned, issues, pooled, dials, busy } = bench;
   const words = bench.margin?.words;
 

@@ -12,13 +12,17 @@ import { finishName } from '../../words/finishes';
 import { ofHundred } from '../../words/number';
 import { valueInWords } from '../../words/starting-value';
 import { stitchLabel } from '../../words/stitches';
-import type { Bench } from './bench';
+import type { DialsPart, KeptPart, SetUpPart, WorkPart } from '../../bench/bench';
 import { isLooped } from './looped';
 
 const dials: readonly Dial[] = ['width', 'length', 'needlePosition', 'guide'];
 
 /** The dials of a setting that can stand otherwise, with where they stand, mm. */
-function dialRows({ plan, dials: settings, set }: Bench): (readonly [Dial, number])[] {
+function dialRows({
+  plan,
+  dials: settings,
+  set,
+}: SetUpPart & DialsPart): (readonly [Dial, number])[] {
   if (!settings) return [];
   const looped = isLooped(plan);
   const guided = set?.checks.some(({ v0 }) => v0.guide !== 0) ?? false;
@@ -51,7 +55,11 @@ function Line({ name, value, unit = '' }: { name: string; value: string; unit?: 
 }
 
 /** The slip on paper: one card on one page, its numbers and nothing to fill in. */
-export const PrintedCard = memo(function PrintedCard({ bench }: { bench: Bench }) {
+export const PrintedCard = memo(function PrintedCard({
+  bench,
+}: {
+  bench: KeptPart & SetUpPart & WorkPart & DialsPart;
+}) {
   const { finish, plan, request, machine, foot, cloth, edge, judgement, folds, passes, work } =
     bench;
   const lengths = useLengths();

@@ -1,11 +1,11 @@
 import { Link } from 'react-router';
 import { finishInSentence } from '../../words/finishes';
 import { Button } from '../../controls/button';
-import type { Bench } from './bench';
-import { takeProposal } from './plan-change';
+import type { KeptPart, SetUpPart } from '../../bench/bench';
+import { takeProposal } from '../../bench/plan-change';
 
 /** Over whatever is shown of a finish that nobody took yet: whose idea it is, and how to take it. */
-export function ProposalLine({ bench }: { bench: Bench }) {
+export function ProposalLine({ bench }: { bench: KeptPart & SetUpPart }) {
   if (!bench.proposed) return null;
   const name = finishInSentence(bench.finish.id, bench.record.fold.variant);
   return (

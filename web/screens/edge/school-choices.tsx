@@ -5,7 +5,7 @@ import { useLengths } from '../../app/lengths-context';
 import { change, useRecord } from '../../app/records';
 import { WayChoice } from '../../controls/way-choice';
 import { factInWords } from '../../words/facts';
-import type { Bench } from './bench';
+import type { Bench } from '../../bench/bench';
 
 const none = {};
 

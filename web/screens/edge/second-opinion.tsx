@@ -8,7 +8,7 @@ import { Button } from '../../controls/button';
 import { LineSlider } from '../../controls/line-slider';
 import { SelectField } from '../../controls/select-field';
 import { machineKindNames } from '../../words/kit';
-import { asItIs, withOne, withoutOne } from './what-if';
+import { asItIs, withOne, withoutOne } from '../../bench/what-if';
 import { useWhatIf } from './use-what-if';
 
 /** Thickness is moved by so much at most, in steps, mm. */

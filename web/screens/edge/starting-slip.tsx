@@ -9,7 +9,7 @@ import { factInWords } from '../../words/facts';
 import { finishName } from '../../words/finishes';
 import { valueInWords } from '../../words/starting-value';
 import { stitchLabel } from '../../words/stitches';
-import type { Bench } from './bench';
+import type { KeptPart, SetUpPart, WorkPart } from '../../bench/bench';
 import { isLooped } from './looped';
 import { tellingStage } from './looked-at';
 import { InDrawer } from './in-drawer';
@@ -18,7 +18,7 @@ import { LoopedSwatch } from './looped-swatch';
 import { KitChoice } from './kit-choice';
 
 /** The finish as it is sewn, where no dial is solved for it. */
-export function StartingTable({ bench }: { bench: Bench }) {
+export function StartingTable({ bench }: { bench: KeptPart & SetUpPart & WorkPart }) {
   const { folds } = bench;
   const stage = folds && tellingStage(folds);
   if (!stage) {
@@ -56,7 +56,7 @@ export function StartingTable({ bench }: { bench: Bench }) {
 }
 
 /** What to set before the first test, each value with its reason. */
-export function StartingSlip({ bench }: { bench: Bench }) {
+export function StartingSlip({ bench }: { bench: KeptPart & SetUpPart & WorkPart }) {
   const { finish, request, record, machine, foot, edge, folds, plan } = bench;
   const seam = finish.seamClass(plan.fold.variant);
   const lengths = useLengths();

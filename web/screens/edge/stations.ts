@@ -9,7 +9,7 @@ import { finishName } from '../../words/finishes';
 import { counted } from '../../words/number';
 import { purposeNames } from '../../words/edges';
 import { isLooped } from './looped';
-import type { Bench } from './bench';
+import type { Bench } from '../../bench/bench';
 import { SettingSlip, SettingTable } from './setting-station';
 
 /** A half of a station that is loaded when somebody goes there, or a little before. */

@@ -1,11 +1,11 @@
 import { stepsOf } from '../../../core/plan/work';
 import { useLengths } from '../../app/lengths-context';
-import { changePlan } from './plan-change';
+import { changePlan } from '../../bench/plan-change';
 import { cautionInWords, placeInWords, stepInWords } from '../../words/steps';
-import type { Bench } from './bench';
+import type { KeptPart, SetUpPart, WorkPart } from '../../bench/bench';
 
 /** The work from cutting to the last pressing, to be ticked off. */
-export function StepList({ bench }: { bench: Bench }) {
+export function StepList({ bench }: { bench: KeptPart & SetUpPart & WorkPart }) {
   const { finish, work, record } = bench;
   const lengths = useLengths();
   const steps = stepsOf(finish, work);

@@ -1,10 +1,14 @@
 import { useList } from '../../app/records';
 import { SelectField } from '../../controls/select-field';
-import type { Bench } from './bench';
-import { changePlan } from './plan-change';
+import type { KeptPart, SetUpPart } from '../../bench/bench';
+import { changePlan } from '../../bench/plan-change';
 
 /** What a binding is cut from: its own thickness, weight and stretch go into every sum. */
-export function StripChoice({ bench: { record, cloth, finish, plan } }: { bench: Bench }) {
+export function StripChoice({
+  bench: { record, cloth, finish, plan },
+}: {
+  bench: KeptPart & SetUpPart;
+}) {
   const cloths = useList('cloths').data ?? [];
   if (!finish.nature(plan.fold.variant).worked.includes('strip')) return null;
   return (

@@ -9,7 +9,7 @@ import { openedOut, shownThreadMm } from '../../pictures/shown-thread';
 import { SwatchFace, type Lock } from '../../pictures/swatch-face';
 import { TwoFaces } from '../../pictures/two-faces';
 import { about, counted } from '../../words/number';
-import type { Bench } from './bench';
+import type { DialsPart, SetUpPart } from '../../bench/bench';
 
 /** A hand's length of scrap. */
 const lengthMm = 100;
@@ -21,7 +21,7 @@ const locks: readonly (readonly [Lock, string, string])[] = [
 ];
 
 /** Both faces as this setting would probably sew them, with the faults ringed and counted. */
-export function SwatchPanel({ bench }: { bench: Bench }) {
+export function SwatchPanel({ bench }: { bench: SetUpPart & DialsPart }) {
   const { margin, set, dials, plan, judgement } = bench;
   const lengths = useLengths();
   const [seed, setSeed] = useState(1);

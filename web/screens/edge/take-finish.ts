@@ -2,10 +2,10 @@ import { proposed, proposedAnyway } from '../../../core/choose/proposal';
 import type { Considered } from '../../../core/choose/consider';
 import type { FootRecord, MachineRecord } from '../../../contract/records';
 import { change } from '../../app/records';
-import type { Bench } from './bench';
+import type { KeptPart, SetUpPart } from '../../bench/bench';
 import type { Option } from './looked-at';
-import { takingOf } from './use-proposal';
-import { kitOf } from './what-if';
+import { takingOf } from '../../bench/use-proposal';
+import { kitOf } from '../../bench/what-if';
 
 /**
  * Plans a finish for the edge, with the machine, foot and ways it was found best with; its dials
@@ -14,7 +14,7 @@ import { kitOf } from './what-if';
  * @param ranked what was worked out for it; nothing for one that is ruled out and planned all the same
  */
 export function takeFinish(
-  bench: Bench,
+  bench: KeptPart & SetUpPart,
   { finish, wish }: Option,
   ranked: Considered | undefined,
   kit: { readonly machines: readonly MachineRecord[]; readonly feet: readonly FootRecord[] },

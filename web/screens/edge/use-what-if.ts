@@ -1,5 +1,5 @@
 import { useCallback, useSyncExternalStore } from 'react';
-import { asItIs, type WhatIf } from './what-if';
+import { asItIs, type WhatIf } from '../../bench/what-if';
 
 const listeners = new Set<() => void>();
 /** The plan looked at and what is changed; another plan starts as it is. */

@@ -5,7 +5,7 @@ import { presets, wishNames, type WishName, type Wishes } from '../../../core/ch
 import { finishById } from '../../../core/finish/catalogue';
 import { LineSlider } from '../../controls/line-slider';
 import { SelectField } from '../../controls/select-field';
-import { useWishes } from './use-wishes';
+import { useWishes } from '../../bench/use-wishes';
 
 const names: Readonly<Record<WishName, string>> = {
   hidden: 'not seen',

@@ -4,11 +4,11 @@ import { dialField, dialTravel, snapToDial, type Dial } from '../../../core/kit/
 import { judge } from '../../../core/plan/judge';
 import { swings } from '../../../core/stitch/needle-path';
 import { useLengths } from '../../app/lengths-context';
-import { changePlan } from './plan-change';
+import { changePlan } from '../../bench/plan-change';
 import { alongGuidance } from '../../words/facts';
 import { likenessInWords } from '../../words/likeness';
 import { counted, ofHundred } from '../../words/number';
-import type { Bench } from './bench';
+import type { DialsPart, KeptPart, LessonPart, SetUpPart } from '../../bench/bench';
 
 const dials = Object.keys(dialField) as Dial[];
 /** The browser's own: the setting is shown before a package for dates is fetched. */
@@ -16,7 +16,15 @@ const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeZone: 'U
 type Nearest = WorkedBefore['nearest'][number];
 
 /** A kept setting, set to this machine's steps; what is expected of it here. */
-function Kept({ bench, near, first }: { bench: Bench; near: Nearest; first: boolean }) {
+function Kept({
+  bench,
+  near,
+  first,
+}: {
+  bench: KeptPart & SetUpPart & LessonPart & DialsPart;
+  near: Nearest;
+  first: boolean;
+}) {
   const { plan, set, record, dials: now } = bench;
   const { fineNumber, unit } = useLengths();
   const { attempt, likeness, pinnedHere } = near;
@@ -60,7 +68,11 @@ function Kept({ bench, near, first }: { bench: Bench; near: Nearest; first: bool
 }
 
 /** What other edges taught, what of it is taken over, and the settings that were kept. */
-export const WorkedPanel = memo(function WorkedPanel({ bench }: { bench: Bench }) {
+export const WorkedPanel = memo(function WorkedPanel({
+  bench,
+}: {
+  bench: KeptPart & SetUpPart & LessonPart & DialsPart;
+}) {
   const { worked, record, plan, margin, dials: now } = bench;
   const { fine, fineNumber } = useLengths();
   if (!worked || !margin) return null;

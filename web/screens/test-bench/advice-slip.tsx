@@ -16,7 +16,7 @@ import { dialName } from '../../words/dials';
 import { moveInWords } from '../../words/moves';
 import { about, counted } from '../../words/number';
 import { symptomName } from '../../words/symptoms';
-import type { Bench } from '../edge/bench';
+import type { Bench } from '../../bench/bench';
 import { comparedWithBefore, comparisonWords } from './compare';
 import { Enough } from './enough';
 import { LooperAdvice } from './looper-advice';

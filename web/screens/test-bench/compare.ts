@@ -3,10 +3,13 @@ import { startingValuesOf } from '../../../core/plan/work';
 import type { AttemptRecord } from '../../../contract/records';
 import type { Lengths } from '../../app/lengths';
 import type { ComparisonWords } from '../../words/comparison';
-import type { Bench } from '../edge/bench';
+import type { LessonPart, SetUpPart, WorkPart } from '../../bench/bench';
 
 /** A scrap compared with the one before it on the same finish; null for the first. */
-export function comparedWithBefore(bench: Bench, attempt: AttemptRecord): Comparison | null {
+export function comparedWithBefore(
+  bench: SetUpPart & LessonPart,
+  attempt: AttemptRecord,
+): Comparison | null {
   const at = bench.attempts.findIndex(({ id }) => id === attempt.id);
   const before = bench.attempts[at - 1];
   if (!before || before.finish !== attempt.finish) return null;
@@ -16,7 +19,7 @@ export function comparedWithBefore(bench: Bench, attempt: AttemptRecord): Compar
 
 /** The words a comparison is told in here. */
 export function comparisonWords(
-  { plan, finish, request, margin }: Bench,
+  { plan, finish, request, margin }: SetUpPart & WorkPart,
   lengths: Lengths,
 ): ComparisonWords {
   return {

@@ -4,10 +4,10 @@ import { change } from '../../app/records';
 import { NumberField } from '../../controls/number-field';
 import { about, ofHundred } from '../../words/number';
 import { enoughInWords } from '../../words/enough';
-import type { Bench } from '../edge/bench';
+import type { LessonPart, SetUpPart } from '../../bench/bench';
 
 /** Whether the setting just sewn is good enough for the real edge, against what one accepts. */
-export function Enough({ bench, lesson }: { bench: Bench; lesson: Lesson }) {
+export function Enough({ bench, lesson }: { bench: SetUpPart & LessonPart; lesson: Lesson }) {
   const { plan, acceptedShare, margin, attempts } = bench;
   const { now } = lesson;
   const stitches = countedAlongEdge(plan, now.settings.lengthMm);

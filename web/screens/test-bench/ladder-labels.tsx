@@ -6,12 +6,12 @@ import { useLengths } from '../../app/lengths-context';
 import { dialName } from '../../words/dials';
 import { finishName } from '../../words/finishes';
 import { capital } from '../../words/number';
-import type { Bench } from '../edge/bench';
+import type { KeptPart, SetUpPart } from '../../bench/bench';
 
 const dials: readonly Dial[] = ['width', 'length', 'needlePosition', 'guide'];
 
 interface LadderLabelsProps {
-  readonly bench: Bench;
+  readonly bench: KeptPart & SetUpPart;
   readonly ladder: PlannedLadder;
   readonly firstNumber: number;
 }

@@ -7,7 +7,7 @@ import { looperMove } from '../../../core/loopers/lock';
 import type { AttemptRecord } from '../../../contract/records';
 import { useLengths } from '../../app/lengths-context';
 import { percent } from '../../words/number';
-import type { Bench } from '../edge/bench';
+import type { LessonPart, SetUpPart } from '../../bench/bench';
 
 /** A measured scrap with what the differential stood at. */
 function stretchedOf({ measured, dialValues }: AttemptRecord): Stretched[] {
@@ -17,7 +17,7 @@ function stretchedOf({ measured, dialValues }: AttemptRecord): Stretched[] {
 }
 
 /** What measured scraps of a looped edge say: the next differential, and which looper to move. */
-export function LooperAdvice({ bench: { attempts, plan } }: { bench: Bench }) {
+export function LooperAdvice({ bench: { attempts, plan } }: { bench: SetUpPart & LessonPart }) {
   const { cloth, fine } = useLengths();
   const [first, ...rest] = attempts.flatMap(stretchedOf);
   const last = [...attempts].reverse().find(({ measured }) => measured !== null);

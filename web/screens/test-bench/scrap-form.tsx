@@ -1,4 +1,4 @@
-import { takeProposal } from '../edge/plan-change';
+import { takeProposal } from '../../bench/plan-change';
 import { useState } from 'react';
 import { localDay } from '../../../core/book/day';
 import { symptomsOf } from '../../../core/diagnose/symptom';
@@ -13,7 +13,7 @@ import { PhotoField } from '../../controls/photo-field';
 import { VerdictChoice } from '../../controls/verdict-choice';
 import { useLengths } from '../../app/lengths-context';
 import { issueInWords, refusalInWords } from '../../words/refusals';
-import type { Bench } from '../edge/bench';
+import type { Bench } from '../../bench/bench';
 import { isLooped } from '../edge/looped';
 import { isMeasured, MeasuredFields, measuredOf } from './measured-fields';
 import { CountsFields, troubleOf } from './counts-fields';

@@ -11,11 +11,15 @@ import { countsInWords } from '../../words/counts';
 import { capital, ofHundred } from '../../words/number';
 import { symptomName } from '../../words/symptoms';
 import { verdictWords } from '../../words/verdicts';
-import type { Bench } from '../edge/bench';
+import type { KeptPart, LessonPart, SetUpPart, WorkPart } from '../../bench/bench';
 import { comparedWithBefore, comparisonWords } from './compare';
 
 /** Where the dials of a scrap stood, or what was moved since the one before. */
-function standing(bench: Bench, attempt: AttemptRecord, words: ComparisonWords): string {
+function standing(
+  bench: KeptPart & SetUpPart & WorkPart & LessonPart,
+  attempt: AttemptRecord,
+  words: ComparisonWords,
+): string {
   const comparison = comparedWithBefore(bench, attempt);
   if (comparison) return capital(movedInWords(comparison, words));
   const { settings } = attempt;
@@ -26,7 +30,7 @@ function standing(bench: Bench, attempt: AttemptRecord, words: ComparisonWords):
 }
 
 function Row(props: {
-  bench: Bench;
+  bench: KeptPart & SetUpPart & WorkPart & LessonPart;
   title: string;
   change: string;
   result: string;
@@ -102,7 +106,7 @@ function Row(props: {
 }
 
 /** The scraps one under the other, with what changed between them, and the one proposed. */
-export function ScrapList({ bench }: { bench: Bench }) {
+export function ScrapList({ bench }: { bench: KeptPart & SetUpPart & WorkPart & LessonPart }) {
   const { attempts, lesson, set, margin } = bench;
   const lengths = useLengths();
   const words = comparisonWords(bench, lengths);

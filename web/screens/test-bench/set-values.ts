@@ -1,6 +1,6 @@
 import type { StartingValue } from '../../../core/finish/work';
 import { valuesBesideDials } from '../../../core/plan/work';
-import type { Bench } from '../edge/bench';
+import type { LessonPart, SetUpPart, WorkPart } from '../../bench/bench';
 import type { ScrapDraft } from './scrap-draft';
 
 /** A value that is set or put in beside the solved dials, as it stands on the next scrap. */
@@ -12,7 +12,7 @@ export interface SetValue extends StartingValue {
 
 /** What stands besides the solved dials: as on the scrap before, until it is changed. */
 export function setValuesOf(
-  { finish, request, attempts }: Bench,
+  { finish, request, attempts }: SetUpPart & WorkPart & LessonPart,
   draft: Pick<ScrapDraft, 'dialValues'>,
 ): SetValue[] {
   const last = attempts.at(-1);

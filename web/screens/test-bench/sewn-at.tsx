@@ -6,7 +6,7 @@ import { NumberField } from '../../controls/number-field';
 import { TextField } from '../../controls/text-field';
 import { dialName } from '../../words/dials';
 import { codeInWords, codeOfWords } from '../../words/value-codes';
-import type { Bench } from '../edge/bench';
+import type { LessonPart, SetUpPart, WorkPart } from '../../bench/bench';
 import { isLooped } from '../edge/looped';
 import { useScrapDraft } from './scrap-draft';
 import { setValuesOf } from './set-values';
@@ -31,7 +31,13 @@ function Stands({ name, now, before }: { name: string; now: string; before: stri
 }
 
 /** Where everything stood when the scrap was sewn: as planned, and to be changed if it was not. */
-export function SewnAt({ bench, sewn }: { bench: Bench; sewn: DialSettings | null }) {
+export function SewnAt({
+  bench,
+  sewn,
+}: {
+  bench: SetUpPart & WorkPart & LessonPart;
+  sewn: DialSettings | null;
+}) {
   const { plan, attempts } = bench;
   const lengths = useLengths();
   const { draft, set } = useScrapDraft(bench.draftKey);

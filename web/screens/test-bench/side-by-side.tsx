@@ -16,7 +16,7 @@ import { symptomName } from '../../words/symptoms';
 import { verdictWords } from '../../words/verdicts';
 import { solver } from '../../workers/solver';
 import type { Outcome } from '../../workers/solver-tasks';
-import type { Bench } from '../edge/bench';
+import type { LessonPart, SetUpPart, WorkPart } from '../../bench/bench';
 import { samplesOf } from '../../../core/plan/of-records';
 import { comparedWithBefore, comparisonWords } from './compare';
 
@@ -24,7 +24,13 @@ import { comparedWithBefore, comparisonWords } from './compare';
 const faceHeight = 34;
 
 /** What was believed before the first scrap of this set-up, and after each. */
-function useBeliefs({ finish, plan, pooled, carried, margin }: Bench): readonly Learned[] | null {
+function useBeliefs({
+  finish,
+  plan,
+  pooled,
+  carried,
+  margin,
+}: SetUpPart & WorkPart & LessonPart): readonly Learned[] | null {
   const scraps = useMemo(() => {
     const known = Object.keys(margin?.words.checks ?? {});
     return pooled.map((attempt) =>
@@ -44,7 +50,7 @@ function useBeliefs({ finish, plan, pooled, carried, margin }: Bench): readonly 
 
 /** Both pictures of a counted scrap: what was to be expected before it, and what it came to. */
 function Pictures(props: {
-  bench: Bench;
+  bench: SetUpPart & WorkPart & LessonPart;
   attempt: AttemptRecord;
   before: Learned;
   widthPx: number;
@@ -100,7 +106,7 @@ function Pictures(props: {
 }
 
 /** Every scrap with what was moved, what it did, and how well it was foreseen. */
-export function SideBySide({ bench }: { bench: Bench }) {
+export function SideBySide({ bench }: { bench: SetUpPart & WorkPart & LessonPart }) {
   const { attempts, pooled, margin, set } = bench;
   const lengths = useLengths();
   const beliefs = useBeliefs(bench);

@@ -1,12 +1,12 @@
 import { symptoms, symptomsOf, type SymptomId } from '../../../core/diagnose/symptom';
 import { SymptomPicture } from '../../pictures/symptom-picture';
 import { faceNames } from '../../words/symptoms';
-import type { Bench } from '../edge/bench';
+import type { KeptPart, LessonPart, SetUpPart } from '../../bench/bench';
 import { useScrapDraft } from './scrap-draft';
 import { situationOf } from './situation';
 
 /** What else can go wrong here, each as a small picture; what is picked goes with the scrap. */
-export function SymptomPicker({ bench }: { bench: Bench }) {
+export function SymptomPicker({ bench }: { bench: KeptPart & SetUpPart & LessonPart }) {
   const { draft, set } = useScrapDraft(bench.draftKey);
   const possible = symptomsOf(situationOf(bench));
   if (possible.length === 0) return null;

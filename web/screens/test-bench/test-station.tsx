@@ -4,7 +4,7 @@ import { later } from '../../app/later';
 import { useSearchParams } from 'react-router';
 import { useLengths } from '../../app/lengths-context';
 import { finishInSentence } from '../../words/finishes';
-import type { Bench } from '../edge/bench';
+import type { Bench } from '../../bench/bench';
 import { isLooped } from '../edge/looped';
 import { StartingTable } from '../edge/starting-slip';
 import { AdviceSlip } from './advice-slip';

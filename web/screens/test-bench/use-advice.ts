@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { rankAdvice, type RankedAdvice } from '../../../core/diagnose/advice';
 import { diagnose } from '../../../core/diagnose/diagnose';
 import { symptomsOf, type SymptomId } from '../../../core/diagnose/symptom';
-import type { Bench } from '../edge/bench';
+import type { KeptPart, LessonPart, SetUpPart } from '../../bench/bench';
 import { useScrapDraft } from './scrap-draft';
 import { situationOf } from './situation';
 
@@ -14,7 +14,7 @@ export interface AdviceNow extends RankedAdvice {
  * What to move next: from the counts of the scraps so far, and from what is picked on the scrap at
  * hand, or was seen on the last one.
  */
-export function useAdvice(bench: Bench): AdviceNow {
+export function useAdvice(bench: KeptPart & SetUpPart & LessonPart): AdviceNow {
   const { draft } = useScrapDraft(bench.draftKey);
   const { lesson, finish } = bench;
   const last = bench.attempts.at(-1);

@@ -6,8 +6,8 @@ import { stepsOf } from '../../../../core/plan/work';
 import { useLengths } from '../../../app/lengths-context';
 import { Button } from '../../../controls/button';
 import { cautionInWords, placeInWords, stepInWords } from '../../../words/steps';
-import type { Bench } from '../bench';
-import { changePlan } from '../plan-change';
+import type { Bench } from '../../../bench/bench';
+import { changePlan } from '../../../bench/plan-change';
 import { WalkPicture } from './walk-picture';
 
 type Walked = Pick<Bench, 'edge' | 'folds' | 'finish' | 'work' | 'record' | 'proposed'>;

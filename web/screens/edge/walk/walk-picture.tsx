@@ -3,7 +3,7 @@ import { FromAbove } from '../../../pictures/from-above';
 import { OldStitching } from '../../../pictures/old-stitching';
 import { SectionPicture } from '../../../pictures/section-picture';
 import { WornLeg } from '../../../pictures/worn-leg';
-import type { Bench } from '../bench';
+import type { Bench } from '../../../bench/bench';
 
 /** Steps that are seen on the edge as it lies on the table. */
 const onTheTable = ['slant-marks', 'cut-line', 'cut', 'snip', 'taper', 'mark', 'second-leg'];

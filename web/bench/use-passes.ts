@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
-import { finishById } from '../../../core/finish/catalogue';
-import type { Finish } from '../../../core/finish/finish';
-import type { WorkRequest } from '../../../core/finish/work';
-import { passesOf, type PlannedPass } from '../../../core/plan/passes';
-import { useList } from '../../app/records';
+import { finishById } from '../../core/finish/catalogue';
+import type { Finish } from '../../core/finish/finish';
+import type { WorkRequest } from '../../core/finish/work';
+import { passesOf, type PlannedPass } from '../../core/plan/passes';
+import { useList } from '../app/records';
 
 const none: readonly PlannedPass[] = [];
 

@@ -1,8 +1,8 @@
-import type { FootRecord, MachineRecord } from '../../../contract/records';
-import type { ChooseRequest } from '../../../core/choose/request';
-import { genericFeet } from '../../../core/kit/generic-feet';
-import { genericMachines } from '../../../core/kit/generic-machines';
-import type { MachineKind } from '../../../core/kit/machine';
+import type { FootRecord, MachineRecord } from '../../contract/records';
+import type { ChooseRequest } from '../../core/choose/request';
+import { genericFeet } from '../../core/kit/generic-feet';
+import { genericMachines } from '../../core/kit/generic-machines';
+import type { MachineKind } from '../../core/kit/machine';
 
 /** One fact changed to see what it would do; nothing of it is stored. */
 export interface WhatIf {

@@ -1,11 +1,11 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import type { Considered } from '../../../core/choose/consider';
-import type { ChooseRequest } from '../../../core/choose/request';
-import type { ClothRecord, EdgeRecord } from '../../../contract/records';
-import { useList } from '../../app/records';
-import { latestOnly } from '../../workers/latest';
-import { solver } from '../../workers/solver';
+import type { Considered } from '../../core/choose/consider';
+import type { ChooseRequest } from '../../core/choose/request';
+import type { ClothRecord, EdgeRecord } from '../../contract/records';
+import { useList } from '../app/records';
+import { latestOnly } from '../workers/latest';
+import { solver } from '../workers/solver';
 import { requestWith, type WhatIf } from './what-if';
 
 /** Everything a ranking is worked out from, but for the wishes. */
@@ -26,10 +26,10 @@ export const questions = {
 /** The edge as choosing sees it. */
 function chosenEdge(edge: EdgeRecord, { widthMm, lengthLeftMm }: ClothRecord) {
   const { lengthMm, shape, joined, minRadiusMm, turnDegrees, crossings } = edge;
-  const { purpose, oldHem, depthMm, seamAllowanceMm, forChild, spareMm } = edge;
+  const { purpose, oldHem, depthMm, seamAllowanceMm, forChild, spareMm, form, pair } = edge;
   return {
     ...{ lengthMm, shape, joined, minRadiusMm, turnDegrees, crossings },
-    ...{ purpose, oldHem, depthMm, seamAllowanceMm, forChild, spareMm },
+    ...{ purpose, oldHem, depthMm, seamAllowanceMm, forChild, spareMm, form, pair },
     clothLeft:
       widthMm === null || lengthLeftMm === null ? null : { widthMm, lengthMm: lengthLeftMm },
   };

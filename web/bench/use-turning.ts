@@ -1,7 +1,7 @@
 import { useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
-import { dialField, type Dial, type DialSettings } from '../../../core/kit/dial-steps';
-import type { SetUp } from '../../../core/margin/set-up';
-import { judge, type Judgement } from '../../../core/plan/judge';
+import { dialField, type Dial, type DialSettings } from '../../core/kit/dial-steps';
+import type { SetUp } from '../../core/margin/set-up';
+import { judge, type Judgement } from '../../core/plan/judge';
 import type { TakenPlan } from './use-kept-plan';
 import { changePlan } from './plan-change';
 

@@ -1,5 +1,5 @@
-import type { PlanRecord } from '../../../contract/records';
-import { change } from '../../app/records';
+import type { PlanRecord } from '../../contract/records';
+import { change } from '../app/records';
 
 type Patch = Partial<PlanRecord>;
 

@@ -1,11 +1,11 @@
 import { useMemo } from 'react';
-import type { ClothRecord, EdgeRecord, FootRecord, MachineRecord } from '../../../contract/records';
-import type { Finish } from '../../../core/finish/finish';
-import type { SewingPlan } from '../../../core/finish/sewing-plan';
-import { sewingPlanOf, type PlanRecords } from '../../../core/plan/of-records';
-import { alongBestOrFirst } from '../../../core/plan/ride';
-import { wholePlan } from '../../../core/plan/whole-plan';
-import { useList } from '../../app/records';
+import type { ClothRecord, EdgeRecord, FootRecord, MachineRecord } from '../../contract/records';
+import type { Finish } from '../../core/finish/finish';
+import type { SewingPlan } from '../../core/finish/sewing-plan';
+import { sewingPlanOf, type PlanRecords } from '../../core/plan/of-records';
+import { alongBestOrFirst } from '../../core/plan/ride';
+import { wholePlan } from '../../core/plan/whole-plan';
+import { useList } from '../app/records';
 import type { PlanChoices } from './use-kept-plan';
 
 interface Parts {

@@ -1,5 +1,5 @@
-import type { FootRecord, MachineRecord } from '../../../contract/records';
-import { footUnder, ownFootOf } from '../../../core/kit/own-foot';
+import type { FootRecord, MachineRecord } from '../../contract/records';
+import { footUnder, ownFootOf } from '../../core/kit/own-foot';
 
 /** The foot that is really on, as it is drawn: the chosen one, or the machine's own. */
 export function footOn(machine: MachineRecord, foot: FootRecord): FootRecord {

@@ -1,15 +1,15 @@
 import { useMemo } from 'react';
-import { firstProposal, type Proposal } from '../../../core/choose/proposal';
-import { rankConsidered } from '../../../core/choose/score';
-import { catalogue } from '../../../core/finish/catalogue';
+import { firstProposal, type Proposal } from '../../core/choose/proposal';
+import { rankConsidered } from '../../core/choose/score';
+import { catalogue } from '../../core/finish/catalogue';
 import type {
   ClothRecord,
   EdgeRecord,
   FootRecord,
   MachineRecord,
   PlanRecord,
-} from '../../../contract/records';
-import { useList } from '../../app/records';
+} from '../../contract/records';
+import { useList } from '../app/records';
 import type { PlanChoices } from './use-kept-plan';
 import { useConsidered } from './use-considered';
 import { useWishes } from './use-wishes';

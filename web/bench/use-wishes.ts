@@ -1,5 +1,5 @@
 import { useCallback, useSyncExternalStore } from 'react';
-import { presets, wishNames, type Wishes } from '../../../core/choose/request';
+import { presets, wishNames, type Wishes } from '../../core/choose/request';
 
 const listeners = new Set<() => void>();
 const standing = new Map<string, Wishes>();

@@ -1,6 +1,6 @@
-import type { FootRecord, MachineRecord } from '../../../contract/records';
-import { genericFeet } from '../../../core/kit/generic-feet';
-import { genericMachines } from '../../../core/kit/generic-machines';
+import type { FootRecord, MachineRecord } from '../../contract/records';
+import { genericFeet } from '../../core/kit/generic-feet';
+import { genericMachines } from '../../core/kit/generic-machines';
 import { asItIs, requestWith, withOne, withoutOne } from './what-if';
 
 const stored = { version: 1, createdAt: '', updatedAt: '', note: '' };
