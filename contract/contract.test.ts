@@ -52,7 +52,13 @@ describe('what is right passes unchanged', () => {
     [
       'preferences',
       preferencesDraft,
-      { unit: 'cm', inchRounding: '1/32', schools: { ends: 'tails' }, acceptedPercent: 3.5 },
+      {
+        unit: 'cm',
+        inchRounding: '1/32',
+        schools: { ends: 'tails' },
+        acceptedPercent: 3.5,
+        platesMm: [1.5, 2.5],
+      },
     ],
     [
       'a foot',

@@ -112,6 +112,28 @@ row(`nudge of a dial to the new picture, median of ${wall.length}`, median(wall)
 row('nudge of a dial to the new picture, 95th percentile', quantile(wall, 0.95), 'ms', 16);
 row('CPU of the page for a nudge and for storing it, median', median(cpu), 'ms', null);
 
+// The same for a mark of a measured edge, moved by a key on the picture: fields, table and picture follow.
+await page.goto(`${server.address}/edges/edge-lamplighter/edge`);
+await page.getByRole('slider', { name: 'Back mark, left leg' }).focus();
+await page.waitForTimeout(1000);
+const shapes = [];
+for (let i = 0; i < 100; i++) {
+  const { wall } = await nudge(i % 8 < 4 ? 'ArrowDown' : 'ArrowUp');
+  if (i >= 20) shapes.push(wall);
+}
+row(
+  `nudge of a measured edge to the new picture, median of ${shapes.length}`,
+  median(shapes),
+  'ms',
+  16,
+);
+row(
+  'nudge of a measured edge to the new picture, 95th percentile',
+  quantile(shapes, 0.95),
+  'ms',
+  null,
+);
+
 // Dragging on the margin map of the fine machine: a pointer that moves in every frame.
 await page.goto(`${server.address}/edges/edge-cape/setting?view=map`);
 const map = page.getByRole('group', { name: /^Margin map/ });
