@@ -42,7 +42,10 @@ const flare = z.discriminatedUnion(
 export const edgeForm: z.ZodType<EdgeForm, unknown> = z.discriminatedUnion(
   'kind',
   [
-    z.strictObject({ kind: z.literal('taper'), ...taperFields }),
+    z.strictObject({
+      ...{ kind: z.literal('taper'), ...taperFields },
+      right: z.strictObject({ rawFlatMm: flatMm, landingFlatMm: flatMm }).nullish(),
+    }),
     z.strictObject({
       ...{ kind: z.literal('slant'), flatWidthMm, left: legMarks },
       right: legMarks.nullable(),

@@ -1,6 +1,7 @@
 import { normalDrift } from '../margin/normal';
 import { plainLogSigmaSd, plainShiftSdMm } from '../margin/prior';
 import type { GuideCount } from './sewn-group';
+import { quantile } from '../margin/quantile';
 
 /** Offsets and steadiness of a hand, coarser than a lesson's grid: a whole book is read with it. */
 export const offsetsMm: readonly number[] = Array.from({ length: 49 }, (_, i) => (i - 24) * 0.05);
@@ -93,15 +94,8 @@ export function quantileOf(
   weights: readonly number[],
   share: number,
 ): number {
-  const step = (values[1] ?? 0) - (values[0] ?? 0);
-  let below = 0;
-  for (const [i, weight] of weights.entries()) {
-    if (below + weight >= share && weight > 0) {
-      return (values[i] ?? 0) + ((share - below) / weight - 0.5) * step;
-    }
-    below += weight;
-  }
-  return values.at(-1) ?? 0;
+  const [first = 0, second = 0] = values;
+  return quantile(weights, share, (i) => first + (i - 0.5) * (second - first));
 }
 
 /**

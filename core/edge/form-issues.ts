@@ -1,7 +1,15 @@
 import { refusal, type Issue } from '../impossible';
 import { derivedOf } from './derived';
 import { cornersGapMm, flareRadiusMm } from './form-course';
-import type { CorneredForm, CurvedForm, EdgeForm, FlareForm, SlantForm, TaperForm } from './form';
+import {
+  tapersOf,
+  type CorneredForm,
+  type CurvedForm,
+  type EdgeForm,
+  type FlareForm,
+  type SlantForm,
+  type TaperForm,
+} from './form';
 import { mitreAngleBoundsDegrees, mitreOf } from './mitre';
 import { isClosed } from './shape';
 import type { Joining } from './state';
@@ -23,8 +31,9 @@ const closesWithinShare = 0.02;
 const mostCircles = 3;
 
 function taperIssues(form: TaperForm, { allowanceMm }: FormSurroundings): Issue[] {
-  const { possible, missingMm, mostOutMm } = taperShare(form);
-  if (possible) return [];
+  const worst = tapersOf(form).find((leg) => !taperShare(leg).possible);
+  if (!worst) return [];
+  const { missingMm, mostOutMm } = taperShare(worst);
   const depthMm = allowanceMm ?? 0;
   const straight = form.insideAllowanceMm;
   return [
@@ -36,7 +45,7 @@ function taperIssues(form: TaperForm, { allowanceMm }: FormSurroundings): Issue[
         : 'An allowance of {straightMm} inside the seams gives {mostOutMm}, since {staysMm} stay in a seam; {missingMm} are missing.',
       {
         ...{ straightMm: straight, mostOutMm, staysMm: staysInSeamMm, missingMm },
-        deepestMm: depthMm > 0 ? deepestSharedMm(form, depthMm) : 0,
+        deepestMm: depthMm > 0 ? deepestSharedMm(worst, depthMm) : 0,
       },
     ),
   ];

@@ -23,7 +23,10 @@ export interface Side {
   readonly mitred: boolean;
 }
 
-export type TaperForm = { readonly kind: 'taper' } & Taper;
+export type TaperForm = { readonly kind: 'taper' } & Taper & {
+    /** The other leg's widths; null or left out where both are the same. */
+    readonly right?: Pick<Taper, 'rawFlatMm' | 'landingFlatMm'> | null | undefined;
+  };
 export interface SlantForm {
   readonly kind: 'slant';
   readonly flatWidthMm: number;
@@ -53,3 +56,7 @@ export type EdgeForm = TaperForm | SlantForm | FlareForm | CurvedForm | Cornered
 
 /** Whether the length along the edge is asked beside a form; the others say it themselves. */
 export const asksLength = ({ kind }: EdgeForm): boolean => kind === 'flare' || kind === 'curved';
+
+/** Both legs of a taper, the left one first; one where they are the same. */
+export const tapersOf = ({ kind: _kind, right, ...left }: TaperForm): readonly Taper[] =>
+  right ? [left, { ...left, ...right }] : [left];

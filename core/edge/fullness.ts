@@ -2,9 +2,9 @@ import type { Cloth } from '../cloth/cloth';
 import { easedShare, fullnessShare, pressedAwayShare } from '../fold/fullness';
 import { outwardRadiusMm, tightestRadiusMm, type CurvedEdge } from './curve';
 import { flareOf, mostEasedShare } from './flare';
-import type { EdgeForm } from './form';
+import { tapersOf, type EdgeForm } from './form';
 import { turnRadians } from './shape';
-import { deepestUntaperedMm } from './taper';
+import { deepestUntaperedMm, type Taper } from './taper';
 
 /** How the raw edge of a turned-up hem fits where it lands. */
 export type Fullness =
@@ -39,11 +39,7 @@ function shortRound(radiusMm: number, depthMm: number, { construction }: Made): 
 }
 
 /** A leg that is wider at its raw edge than where that lands; one that is narrower is let out. */
-function fullLeg(
-  form: Extract<EdgeForm, { kind: 'taper' }>,
-  depthMm: number,
-  { construction }: Made,
-): Fullness {
+function fullLeg(form: Taper, depthMm: number, { construction }: Made): Fullness {
   const share = form.rawFlatMm / form.landingFlatMm - 1;
   if (share <= 0) return { kind: 'fits' };
   const pressed = share <= pressedAwayShare[construction];
@@ -67,7 +63,10 @@ const severity = (it: Fullness) =>
  */
 export function fullnessesOf(edge: FittedEdge, depthMm: number, cloth: Made): Fullness[] {
   const { form = null } = edge;
-  if (form?.kind === 'taper') return [fullLeg(form, depthMm, cloth)];
+  if (form?.kind === 'taper') {
+    const legs = tapersOf(form).map((leg) => fullLeg(leg, depthMm, cloth));
+    return legs.sort((a, b) => severity(b) - severity(a));
+  }
   if (form?.kind === 'curved') {
     const tightest = (side: 'outside' | 'inside') =>
       Math.min(...form.curves.filter((it) => it.side === side).map(({ radiusMm }) => radiusMm));

@@ -5,6 +5,7 @@ import { courseOf } from './form-course';
 import { edgeOf, mm, sides } from './forms.fixture';
 import type { CurvedForm, EdgeForm } from './form';
 import { clipStopsShortMm, missesCurveMm, releaseCuts } from './release';
+import { radiusOfRiseMm } from './three-points';
 import { turnOnEdge } from './turned-on';
 
 const woven = { construction: 'woven' } as const;
@@ -96,6 +97,30 @@ describe('what fits and what does not', () => {
     });
     const wide = turnOnEdge(edgeOf(leg(198)), up(40), woven).fullness[0]!;
     expect(wide).toMatchObject({ kind: 'full', way: 'eased', share: expect.closeTo(8 / 190, 9) });
+  });
+
+  test('legs that taper differently are each shared on their own, and the fuller one is told', () => {
+    const form: EdgeForm = {
+      ...{ kind: 'taper', rawFlatMm: 170, landingFlatMm: 190, seams: 2, insideAllowanceMm: 15 },
+      right: { rawFlatMm: 198, landingFlatMm: 190 },
+    };
+    const turn = turnOnEdge(edgeOf(form), up(40), woven);
+    expect(turn.taper).toMatchObject({ missingMm: 20, letOutMm: 5 });
+    expect(turn.rightTaper).toMatchObject({ missingMm: -8, letOutMm: 0, takeInMm: 0 });
+    expect(turn.fullness[0]).toMatchObject({ kind: 'full', way: 'eased' });
+    expect(turnOnEdge(edgeOf({ ...form, right: null }), up(40), woven).rightTaper).toBeNull();
+  });
+
+  test('a radius by three points: they lie on its circle', () => {
+    fc.assert(
+      fc.property(mm(20, 800), fc.double({ min: 0.05, max: 1, noNaN: true }), (across, share) => {
+        const rise = (across / 2) * share;
+        const radius = radiusOfRiseMm(across, rise);
+        // The middle of the circle lies this far below the chord; both ends are a radius from it.
+        expect(Math.hypot(across / 2, radius - rise)).toBeCloseTo(radius, 6);
+      }),
+    );
+    expect(radiusOfRiseMm(100, 50)).toBeCloseTo(50, 9);
   });
 
   test('nothing is asked of an edge that is not turned', () => {

@@ -1,6 +1,7 @@
 import type { Cloth } from '../cloth/cloth';
 import { parallelLengthMm } from './course';
 import { fullnessesOf, type FittedEdge, type Fullness } from './fullness';
+import { tapersOf, type EdgeForm } from './form';
 import { courseOf } from './form-course';
 import { mitreOf, type Mitre } from './mitre';
 import { releaseCuts, type ReleaseCuts } from './release';
@@ -30,6 +31,11 @@ export interface SlantedTurn {
   readonly right: SlantTurn;
 }
 
+/** How a taper is shared, and where each of its seams then runs. */
+export interface TaperedTurn extends TaperShare {
+  readonly seam: readonly SeamPoint[];
+}
+
 /** A mitre of a corner that is sewn so. */
 export interface CornerTurn extends Mitre {
   /** Which corner, from the first side's end. */
@@ -48,7 +54,9 @@ export interface TurnOnEdge {
   readonly fullness: readonly Fullness[];
   /** Where the allowance is cut into so that it lies; null where nothing has to be. */
   readonly cuts: ReleaseCuts | null;
-  readonly taper: (TaperShare & { readonly seam: readonly SeamPoint[] }) | null;
+  readonly taper: TaperedTurn | null;
+  /** The other leg's, where it differs. */
+  readonly rightTaper: TaperedTurn | null;
   readonly slant: SlantedTurn | null;
   readonly corners: readonly CornerTurn[];
 }
@@ -93,10 +101,8 @@ export function turnOnEdge(
     ...linesOf(edge, up),
     fullness,
     cuts: turned ? cutsOf(fullness, up) : null,
-    taper:
-      form?.kind === 'taper'
-        ? { ...taperShare(form), seam: taperSeam(taperShare(form), up.allowanceMm + up.depthMm) }
-        : null,
+    taper: taperedTurn(form, 0, up),
+    rightTaper: taperedTurn(form, 1, up),
     slant: form?.kind === 'slant' ? slantedTurn(form, up) : null,
     corners:
       form?.kind === 'cornered' && turned
@@ -108,7 +114,7 @@ export function turnOnEdge(
 }
 
 function slantedTurn(
-  form: Extract<NonNullable<FittedEdge['form']>, { kind: 'slant' }>,
+  form: Extract<EdgeForm, { kind: 'slant' }>,
   { depthMm, allowanceMm }: TurnedUp,
 ): SlantedTurn {
   const { flatWidthMm } = form;
@@ -120,4 +126,15 @@ function slantedTurn(
     left: slantTurn(left, depthMm),
     right: slantTurn(right, depthMm),
   };
+}
+
+function taperedTurn(
+  form: EdgeForm | null,
+  leg: number,
+  { allowanceMm, depthMm }: TurnedUp,
+): TaperedTurn | null {
+  const taper = form?.kind === 'taper' ? tapersOf(form)[leg] : undefined;
+  if (!taper) return null;
+  const share = taperShare(taper);
+  return { ...share, seam: taperSeam(share, allowanceMm + depthMm) };
 }

@@ -1,4 +1,4 @@
-import type { EdgeForm } from '../edge/form';
+import { tapersOf, type EdgeForm } from '../edge/form';
 import { mitreOf } from '../edge/mitre';
 import { slantMarks, slantTurn } from '../edge/slant';
 import { swingEveryMm } from '../edge/swing';
@@ -58,21 +58,24 @@ function slantSteps({ flatWidthMm, left, right }: Of<'slant'>, up: WorkedUp): Wo
 }
 
 function taperSteps(form: Of<'taper'>, up: WorkedUp, at: Workplace): WorkStep[] {
-  const { missingMm, letOutMm, takeInMm } = taperShare(form);
-  if (!up.turned || missingMm <= 0) return [];
-  return [
-    inPhase(
-      'prepare',
-      once(
-        6 * form.seams,
-        'taper',
-        at,
-        'Open the seams of the leg to {runMm} above the raw edge and sew each anew, straight: {letOutMm:fine} further out at the raw edge, {takeInMm:fine} further in where it will land. Trim what stands over and press.',
-        { runMm: up.allowanceMm + up.depthMm, letOutMm, takeInMm },
-        ['iron'],
-      ),
-    ),
-  ];
+  if (!up.turned) return [];
+  const legs = tapersOf(form).map((leg, i) => ({ leg, i, ...taperShare(leg) }));
+  return legs
+    .filter(({ missingMm }) => missingMm > 0)
+    .map(({ leg, i, letOutMm, takeInMm }) => {
+      const which = legs.length === 1 ? 'the leg' : i === 0 ? 'the left leg' : 'the right leg';
+      return inPhase(
+        'prepare',
+        once(
+          6 * leg.seams,
+          i === 0 ? 'taper' : 'taper-right',
+          at,
+          `Open the seams of ${which} to {runMm} above the raw edge and sew each anew, straight: {letOutMm:fine} further out at the raw edge, {takeInMm:fine} further in where it will land. Trim what stands over and press.`,
+          { runMm: up.allowanceMm + up.depthMm, letOutMm, takeInMm },
+          ['iron'],
+        ),
+      );
+    });
 }
 
 function cornerSteps({ sides }: Of<'cornered'>, up: WorkedUp, at: Workplace): WorkStep[] {

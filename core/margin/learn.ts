@@ -3,6 +3,7 @@ import type { Check } from './check';
 import { posteriorGrid, sigmaAt, type PosteriorGrid, type Sample } from './posterior-grid';
 import { predictiveDrift, tabulatePredictive, type PredictiveTable } from './predictive';
 import type { Prior } from './prior';
+import { quantile } from './quantile';
 
 /** Half of the probability left outside a 90 % interval. */
 const tail = 0.05;
@@ -15,23 +16,6 @@ export interface Posterior {
   readonly sigmaInterval: readonly [number, number];
   /** The distribution of the next stitch's drift, averaged over the posterior. */
   readonly predictive: PredictiveTable;
-}
-
-/**
- * Where the running total of weights passes a share, taking each weight as spread evenly over
- * its cell.
- */
-function quantile(weights: Float64Array, share: number, cellEdge: (i: number) => number): number {
-  let below = 0;
-  for (let i = 0; i < weights.length; i++) {
-    const weight = weights[i] ?? 0;
-    if (below + weight >= share && weight > 0) {
-      const [left, right] = [cellEdge(i), cellEdge(i + 1)];
-      return left + ((share - below) / weight) * (right - left);
-    }
-    below += weight;
-  }
-  return cellEdge(weights.length);
 }
 
 /** A posterior in a few numbers: means, 90 % intervals and the next stitch's drift. */

@@ -1,4 +1,4 @@
-import type { EdgeForm } from '../../core/edge/form';
+import { tapersOf, type EdgeForm } from '../../core/edge/form';
 import { mitreOf, trimmedBesideMm } from '../../core/edge/mitre';
 import {
   longerLeg,
@@ -161,11 +161,15 @@ function told({ form, lengthMm, depthMm, allowanceMm }: MarkedEdge): string[] {
       ];
     }
     case 'taper': {
-      const { missingMm, letOutMm, takeInMm } = taperShare(form);
-      return [
-        `Across the raw edge ${both(form.rawFlatMm)}, across where it lands ${both(form.landingFlatMm)}: ${both(missingMm)} missing.`,
-        `Each of ${form.seams} seams: let out ${both(letOutMm)} at the raw edge, take in ${both(takeInMm)} at the landing, straight between.`,
-      ];
+      const legs = tapersOf(form);
+      return legs.flatMap((leg, i) => {
+        const { missingMm, letOutMm, takeInMm } = taperShare(leg);
+        const which = legs.length === 1 ? '' : i === 0 ? 'Left leg: ' : 'Right leg: ';
+        return [
+          `${which}across the raw edge ${both(leg.rawFlatMm)}, across where it lands ${both(leg.landingFlatMm)}: ${both(missingMm)} missing.`,
+          `Each of ${leg.seams} seams: let out ${both(letOutMm)} at the raw edge, take in ${both(takeInMm)} at the landing, straight between.`,
+        ];
+      });
     }
     case 'cornered':
       return form.sides.map(

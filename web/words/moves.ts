@@ -1,7 +1,7 @@
 import type { DialId, Direction } from '../../core/diagnose/move';
 import type { Lengths } from '../app/lengths';
 
-const dialNames: Readonly<Record<DialId, string>> = {
+const movedNames: Readonly<Record<DialId, string>> = {
   width: 'Width',
   length: 'Length',
   needlePosition: 'Needle position',
@@ -49,7 +49,7 @@ export function moveInWords(
 ): { readonly dial: string; readonly way: string } {
   const way = ways[move.dial][move.direction] ?? 'otherwise';
   return {
-    dial: dialNames[move.dial],
+    dial: movedNames[move.dial],
     way: move.stepMm === null ? way : `${way}, by ${fine(move.stepMm)}`,
   };
 }

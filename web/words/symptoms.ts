@@ -1,7 +1,7 @@
 import { symptoms, type Symptom, type SymptomId } from '../../core/diagnose/symptom';
 
 /** Which face of the cloth one looks at. */
-export const faceNames: Readonly<Record<Symptom['face'], string>> = {
+export const lookedAtNames: Readonly<Record<Symptom['face'], string>> = {
   right: 'the right side',
   wrong: 'the wrong side',
   both: 'both faces',

@@ -1,7 +1,7 @@
 import type { Point } from '../../../core/edge/course';
-import type { LegMarks } from '../../../core/edge/form';
+import { tapersOf, type LegMarks } from '../../../core/edge/form';
 import { slantMarks, slantTurn } from '../../../core/edge/slant';
-import { taperShare } from '../../../core/edge/taper';
+import { taperShare, type Taper } from '../../../core/edge/taper';
 import type { DrawnEdge } from './course-layout';
 import type { AboveLayout, Note, Turned } from './layout';
 
@@ -122,18 +122,17 @@ function slantedLeg(
   return legLayout(leg, turned, { ...seam, notes });
 }
 
-function taperedLeg(edge: DrawnEdge, turned: Turned): AboveLayout {
-  if (edge.form?.kind !== 'taper') return none;
-  const { rawFlatMm, landingFlatMm } = edge.form;
+function taperedLeg(name: Leg['name'], leftMm: number, taper: Taper, turned: Turned): AboveLayout {
+  const { rawFlatMm, landingFlatMm } = taper;
   const reach = Math.max(turned.depthMm, 1);
   const widthMm = (rawFlatMm + landingFlatMm) / 2;
   const slope = (landingFlatMm - rawFlatMm) / 2 / (2 * reach);
   const leg: Leg = {
-    ...{ name: null, leftMm: 0, widthMm, riseLeftMm: 0, riseRightMm: 0 },
+    ...{ name, leftMm, widthMm, riseLeftMm: 0, riseRightMm: 0 },
     halfWidthMm: (height) => widthMm / 2 + slope * Math.max(-reach, Math.min(height, 4 * reach)),
   };
-  const { letOutMm, takeInMm } = taperShare(edge.form);
-  const middle = widthMm / 2;
+  const { letOutMm, takeInMm } = taperShare(taper);
+  const middle = leftMm + widthMm / 2;
   const side = (sign: number): Point[] => [
     point(middle + sign * (leg.halfWidthMm(-reach) + letOutMm), -reach),
     point(middle + sign * (leg.halfWidthMm(reach) - takeInMm), reach),
@@ -187,17 +186,26 @@ export const liesAsTube = ({ form, shape }: DrawnEdge): boolean =>
 /** A leg, a sleeve or another tube as it lies flat on the table; both legs where they differ. */
 export function tubeLayout(edge: DrawnEdge, turned: Turned): AboveLayout {
   const { form } = edge;
-  if (form?.kind === 'taper') return taperedLeg(edge, turned);
+  if (form?.kind === 'taper') {
+    const legs = tapersOf(form);
+    const apart = rightLegAtMm(Math.max(form.rawFlatMm, form.landingFlatMm));
+    return together(
+      legs.map((leg, i) =>
+        taperedLeg(legs.length === 1 ? null : i === 0 ? 'left' : 'right', i * apart, leg, turned),
+      ),
+    );
+  }
   if (form?.kind !== 'slant') return plainTube(edge, turned);
   const { flatWidthMm, left, right } = form;
   if (!right) return slantedLeg(null, 0, flatWidthMm, left, turned);
-  const legs = [
+  return together([
     slantedLeg('left', 0, flatWidthMm, left, turned),
     slantedLeg('right', rightLegAtMm(flatWidthMm), flatWidthMm, right, turned),
-  ];
-  return {
-    areas: legs.flatMap((leg) => leg.areas),
-    lines: legs.flatMap((leg) => leg.lines),
-    notes: legs.flatMap((leg) => leg.notes),
-  };
+  ]);
 }
+
+const together = (legs: readonly AboveLayout[]): AboveLayout => ({
+  areas: legs.flatMap((leg) => leg.areas),
+  lines: legs.flatMap((leg) => leg.lines),
+  notes: legs.flatMap((leg) => leg.notes),
+});

@@ -258,6 +258,25 @@ test('along the edge: what the hands do, a school that moves the start, and plat
   await screen.findByText(/0\.3 to 12 mm thick/);
 });
 
+test('legs that taper differently, and a radius by three points', async () => {
+  const form = { kind: 'taper', rawFlatMm: 165.1, landingFlatMm: 190.5, seams: 2 };
+  const leg = await make({ form: { ...form, insideAllowanceMm: 15 } });
+  await app.open(`/edges/${leg.id}/edge`);
+  await screen.findByText('25.4 mm missing');
+  expect(lines('finished')).toBe(1);
+  await click(screen.findByLabelText('The right leg differs'));
+  await enter(await field('Right leg, across the raw edge'), '170.5');
+  await screen.findByText('20 mm missing');
+  expect(lines('finished')).toBe(2);
+  const curves = [{ fromMm: 200, toMm: 300, radiusMm: 180, side: 'outside' }];
+  const tail = await make({ form: { kind: 'curved', curves } });
+  await app.open(`/edges/${tail.id}/edge`);
+  await click(screen.findByText(/measure three points of it/));
+  await enter(await field('Curve 1: straight across, end to end'), '100');
+  await enter(await field('Curve 1: from its middle to the curve'), '20');
+  await waitFor(async () => expect((await field('Radius')).value).toBe('72.5'));
+});
+
 test('easing is a choice where something is to be eased, and changes the work', async () => {
   const form = { kind: 'flare', by: 'fraction', fraction: 1 };
   const edge = await make({ lengthMm: 4400, form });

@@ -1,6 +1,6 @@
 import { Printer } from 'lucide-react';
 import type { Cloth } from '../../../core/cloth/cloth';
-import type { EdgeForm } from '../../../core/edge/form';
+import { tapersOf, type EdgeForm } from '../../../core/edge/form';
 import type { FittedEdge } from '../../../core/edge/fullness';
 import { mitreOf } from '../../../core/edge/mitre';
 import {
@@ -10,7 +10,12 @@ import {
   slantTurn,
   slantPlaceNames,
 } from '../../../core/edge/slant';
-import { deepestSharedMm, deepestUntaperedMm, taperShare } from '../../../core/edge/taper';
+import {
+  deepestSharedMm,
+  deepestUntaperedMm,
+  taperShare,
+  type Taper,
+} from '../../../core/edge/taper';
 import { turnOnEdge, type TurnOnEdge } from '../../../core/edge/turned-on';
 import { pressedAwayShare } from '../../../core/fold/fullness';
 import { useLengths } from '../../app/lengths-context';
@@ -88,7 +93,21 @@ function SlantFacts({ form, depthMm, allowanceMm }: FactsProps<'slant'>) {
 }
 
 /** What is missing where the raw edge lands, and how the seams give it. */
-function TaperFacts({ form, depthMm, pressedShare }: FactsProps<'taper'>) {
+function TaperFacts({ form, ...rest }: FactsProps<'taper'>) {
+  const legs = tapersOf(form);
+  return legs.map((leg, i) => (
+    <div key={i}>
+      {legs.length > 1 && <p className="text-sm text-soft">{i === 0 ? 'Left leg' : 'Right leg'}</p>}
+      <OneTaper form={leg} {...rest} />
+    </div>
+  ));
+}
+
+function OneTaper({
+  form,
+  depthMm,
+  pressedShare,
+}: Omit<FactsProps<'taper'>, 'form'> & { form: Taper }) {
   const { cloth } = useLengths();
   const { missingMm, letOutMm, takeInMm, half, mostOutMm } = taperShare(form);
   const turnedMm = Math.max(depthMm, 1);

@@ -1,6 +1,6 @@
 import { symptoms, symptomsOf, type SymptomId } from '../../../core/diagnose/symptom';
 import { SymptomPicture } from '../../pictures/symptom-picture';
-import { faceNames } from '../../words/symptoms';
+import { lookedAtNames } from '../../words/symptoms';
 import type { KeptPart, LessonPart, SetUpPart } from '../../bench/bench';
 import { useScrapDraft } from './scrap-draft';
 import { situationOf } from './situation';
@@ -26,7 +26,7 @@ export function SymptomPicker({ bench }: { bench: KeptPart & SetUpPart & LessonP
         )}
         {seen.map(({ id, look, face }) => (
           <li key={id}>
-            <b className="text-graphite">Look at {faceNames[face]}.</b> {look}
+            <b className="text-graphite">Look at {lookedAtNames[face]}.</b> {look}
           </li>
         ))}
       </ul>
@@ -38,7 +38,7 @@ export function SymptomPicker({ bench }: { bench: KeptPart & SetUpPart & LessonP
               key={id}
               type="button"
               aria-pressed={picked}
-              title={`${faceNames[face]}: ${look}`}
+              title={`${lookedAtNames[face]}: ${look}`}
               className={`flex flex-col rounded-[3px] border p-1.5 text-left text-sm leading-tight ${picked ? 'border-2 border-madder bg-madder-wash font-bold' : 'border-seam bg-slip hover:bg-cloth'}`}
               onClick={() => toggle(id)}
             >

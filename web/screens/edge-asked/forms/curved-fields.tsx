@@ -3,6 +3,7 @@ import type { CurveZone } from '../../../../core/edge/form';
 import { Button } from '../../../controls/button';
 import { SelectField } from '../../../controls/select-field';
 import { FormLength, type FieldsOf } from './form-length';
+import { ThreePoints } from './three-points';
 
 type Curved = Extract<EdgeForm, { kind: 'curved' }>;
 const curveSides = [
@@ -44,6 +45,10 @@ export function CurvedFields({ form, edge, set, refuse }: FieldsOf<Curved>) {
             value={curve.side}
             options={curveSides}
             onChange={(side) => set(with_(i, { side: side as CurveZone['side'] }))}
+          />
+          <ThreePoints
+            curve={`Curve ${i + 1}`}
+            onRadius={(radiusMm) => set(with_(i, { radiusMm }))}
           />
           {form.curves.length > 1 && (
             <Button onClick={() => set({ ...form, curves: form.curves.filter((_, k) => k !== i) })}>

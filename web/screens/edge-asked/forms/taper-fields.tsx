@@ -15,6 +15,18 @@ export function TaperFields({ form, set, refuse }: FieldsOf<Taper>) {
       {...{ set, refuse }}
     />
   );
+  const right = form.right ?? null;
+  const other = (name: 'rawFlatMm' | 'landingFlatMm', label: string) =>
+    right && (
+      <FormLength
+        label={label}
+        value={right[name]}
+        leastMm={20}
+        mostMm={5000}
+        make={(mm) => ({ ...form, right: { ...right, [name]: mm } })}
+        {...{ set, refuse }}
+      />
+    );
   return (
     <>
       {field('rawFlatMm', 'Flat across the raw edge')}
@@ -27,6 +39,20 @@ export function TaperFields({ form, set, refuse }: FieldsOf<Taper>) {
         refuse={(n) => (Number.isInteger(n) && n >= 1 && n <= 8 ? null : 'One to eight seams.')}
         onCommit={(seams) => seams !== null && set({ ...form, seams })}
       />
+      <label className="col-span-full flex min-h-11 items-center gap-2">
+        <input
+          type="checkbox"
+          className="size-5 accent-pencil"
+          checked={right !== null}
+          onChange={(event) => {
+            const { rawFlatMm, landingFlatMm } = form;
+            set({ ...form, right: event.target.checked ? { rawFlatMm, landingFlatMm } : null });
+          }}
+        />
+        The right leg differs
+      </label>
+      {other('rawFlatMm', 'Right leg, across the raw edge')}
+      {other('landingFlatMm', 'Right leg, where it lands')}
     </>
   );
 }
