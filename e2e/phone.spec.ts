@@ -8,6 +8,7 @@ const views = [
   '/edges/edge-lamplighter/edge?view=alter',
   '/edges/edge-napkins/edge',
   '/edges/edge-collar/folds?view=flat',
+  '/edges/edge-collar/folds?view=cut',
   '/edges/edge-collar/setting',
   '/edges/edge-lining/setting',
   '/edges/edge-cape/finish',

@@ -27,9 +27,10 @@ test('every place of the round is what it was, and nothing lies twice', () => {
       const found = unrolled(profile, 400, startMm, layers);
       const at = (all: typeof profile, mm: number) =>
         all.filter(({ fromMm, toMm }) => fromMm <= mm && mm < toMm).map((it) => it.layers);
-      for (let mm = 0.5; mm < 400; mm++) {
-        expect(at(found, mm)).toEqual(at(profile, (mm + startMm) % 400));
-      }
+      const middles = Array.from({ length: 400 }, (_, mm) => mm + 0.5);
+      expect(middles.map((mm) => at(found, mm))).toEqual(
+        middles.map((mm) => at(profile, (mm + startMm) % 400)),
+      );
     }),
   );
 });

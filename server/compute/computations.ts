@@ -21,12 +21,14 @@ import { measureRequest } from '../../contract/measure';
 import { foldsRequest, learnRequest, settingsRequest } from '../../contract/plan';
 import { crossingsRequest } from '../../contract/seam';
 import { shapeRequest } from '../../contract/shape';
+import { stripsRequest } from '../../contract/strip';
 import { parseBody } from '../http/refusal';
 import { knownEdge, turnAnswer } from './known-edge';
 import { knownFinish } from './known-finish';
 import { askedPlan, refuseStrip } from './asked-plan';
 import { learnAnswer } from './learn-answer';
 import { shapeAnswer } from './shape-answer';
+import { stripsAnswer } from './strips-answer';
 
 /** JSON has no infinity: an open end is null. */
 const finite = (value: number): number | null => (Number.isFinite(value) ? value : null);
@@ -160,6 +162,10 @@ export const computations = {
 
   shape(body: unknown) {
     return shapeAnswer(parseBody(shapeRequest, body));
+  },
+
+  strips(body: unknown) {
+    return stripsAnswer(parseBody(stripsRequest, body));
   },
 
   learn(body: unknown) {

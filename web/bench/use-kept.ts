@@ -93,8 +93,19 @@ export function useKept(edgeId: string): KeptState {
       acceptedShare: (preferences.data?.acceptedPercent ?? 2) / 100,
     };
   }, [
-    ...[edge.data, chosen, record, cloth, machine, led, strip, finish, plan, records],
-    ...[stored?.finish, attempts.data, preferences.data],
+    edge.data,
+    chosen,
+    record,
+    cloth,
+    machine,
+    led,
+    strip,
+    finish,
+    plan,
+    records,
+    stored?.finish,
+    attempts.data,
+    preferences.data,
   ]);
   const error =
     edge.error ?? own.error ?? cloths.error ?? machines.error ?? feet.error ?? attempts.error;

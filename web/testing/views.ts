@@ -7,6 +7,7 @@ export const viewsOfLengths = [
   '/edges/edge-shirt/folds',
   '/edges/edge-collar/folds?view=flat',
   '/edges/edge-collar/folds?view=steps',
+  '/edges/edge-collar/folds?view=cut',
   '/edges/edge-collar/setting',
   '/edges/edge-collar/edge',
   '/edges/edge-trousers/edge?view=along',

@@ -13,19 +13,23 @@ import { SectionPicture } from '../../pictures/section-picture';
 import { StripPicture } from '../../pictures/strip-picture';
 import type { KeptPart, SetUpPart, WorkPart } from '../../bench/bench';
 import { StepList } from './step-list';
+import { StripCutPanel } from './strip-cut-panel';
 
 const tabs = [
   ['section', 'Fold'],
   ['flat', 'Marks on the flat cloth'],
   ['steps', 'The work, step by step'],
 ] as const;
+/** Where a strip is wrapped round the edge. */
+const stripTab = ['cut', 'The strip, cut'] as const;
 
 /** The folds three ways: the section as it folds, the marks on flat cloth, the steps. */
 export function FoldsTable({ bench }: { bench: KeptPart & SetUpPart & WorkPart }) {
   const lengths = useLengths();
   const { folds, issues } = bench;
   const [params, setParams] = useSearchParams();
-  const view = tabs.find(([id]) => id === params.get('view'))?.[0] ?? 'section';
+  const shown = folds?.strip ? [...tabs, stripTab] : tabs;
+  const view = shown.find(([id]) => id === params.get('view'))?.[0] ?? 'section';
   if (!folds) {
     return (
       <div role="alert" className="p-6">
@@ -46,7 +50,7 @@ export function FoldsTable({ bench }: { bench: KeptPart & SetUpPart & WorkPart }
       className="flex h-full flex-col"
     >
       <Tabs.List aria-label="Picture" className="flex shrink-0 border-b border-line px-2">
-        {tabs.map(([id, name]) => (
+        {shown.map(([id, name]) => (
           <Tabs.Trigger
             key={id}
             value={id}
@@ -69,6 +73,11 @@ export function FoldsTable({ bench }: { bench: KeptPart & SetUpPart & WorkPart }
           </div>
         )}
       </Tabs.Content>
+      {folds.strip && (
+        <Tabs.Content value="cut" tabIndex={-1} className="min-h-0 grow">
+          <StripCutPanel bench={bench} strip={folds.strip} />
+        </Tabs.Content>
+      )}
       <Tabs.Content value="steps" tabIndex={-1} className="min-h-0 grow overflow-y-auto">
         <StepList bench={bench} />
       </Tabs.Content>

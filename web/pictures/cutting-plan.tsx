@@ -1,0 +1,88 @@
+import type { OnCloth, StripPiece } from '../../core/strip/piece';
+import { useLengths } from '../app/lengths-context';
+import { widthOf } from './place-labels';
+import { useBox } from './use-box';
+
+interface CuttingPlanProps {
+  /** Across and along the grain, mm. */
+  readonly clothMm: OnCloth;
+  readonly pieces: readonly StripPiece[];
+  /** So many of them are cut; the rest stays cloth. */
+  readonly cutting: number;
+}
+
+const padPx = 26;
+
+/** The piece of cloth from above with every strip numbered, the longest first, to scale. */
+export function CuttingPlan({ clothMm, pieces, cutting }: CuttingPlanProps) {
+  const { cloth } = useLengths();
+  const [ref, { width, height }] = useBox<HTMLDivElement>();
+  const [wide, high] = clothMm;
+  const scale = Math.min((width - 2 * padPx) / wide, (height - 2 * padPx) / high);
+  const left = (width - wide * scale) / 2;
+  const base = (height + high * scale) / 2;
+  const at = ([x, y]: OnCloth) => `${left + x * scale},${base - y * scale}`;
+  return (
+    <div ref={ref} className="h-full w-full">
+      {width > 0 && height > 100 && (
+        <svg
+          width={width}
+          height={height}
+          role="img"
+          aria-label={`The cloth, ${cloth(wide)} across and ${cloth(high)} along the grain, with ${cutting} strips to cut, to scale`}
+        >
+          <rect
+            x={left}
+            y={base - high * scale}
+            width={wide * scale}
+            height={high * scale}
+            className="fill-(--cloth-1) stroke-(--cloth-line) [stroke-width:1.5]"
+          />
+          {pieces.map(({ corners, fromMm: [from, to] }, i) => {
+            const [x, y] = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2];
+            return (
+              <g key={at(from)} data-part={i < cutting ? 'piece' : 'spare'}>
+                <polygon
+                  points={corners.map(at).join(' ')}
+                  className={
+                    i < cutting
+                      ? 'fill-strip stroke-graphite [stroke-width:1.5]'
+                      : 'fill-none stroke-line [stroke-width:1]'
+                  }
+                />
+                {i < cutting && (
+                  <text
+                    x={left + x * scale}
+                    y={base - y * scale + 5}
+                    fontSize={14}
+                    textAnchor="middle"
+                    className="fill-graphite stroke-strip font-bold [paint-order:stroke] [stroke-width:3]"
+                  >
+                    {i + 1}
+                  </text>
+                )}
+              </g>
+            );
+          })}
+          <text
+            x={left + (wide * scale) / 2}
+            y={base + 18}
+            fontSize={14}
+            textAnchor="middle"
+            className="fill-soft"
+          >
+            {cloth(wide)} across
+          </text>
+          <text
+            x={Math.max(4, left - 6 - widthOf(cloth(high), 14))}
+            y={base - high * scale - 8}
+            fontSize={14}
+            className="fill-soft"
+          >
+            {cloth(high)} along the grain
+          </text>
+        </svg>
+      )}
+    </div>
+  );
+}
