@@ -1,3 +1,4 @@
+import { useId } from 'react';
 import type { FoldPlan } from '../../core/finish/fold-plan';
 import type { FoldMark } from '../../core/fold/mark';
 import { useLengths } from '../app/lengths-context';
@@ -92,6 +93,7 @@ function linesOf(folds: FoldPlan): Line[] {
 /** The flat cloth from above with every line across it named, to scale. */
 export function AllowanceStrip({ folds }: { folds: FoldPlan }) {
   const lengths = useLengths();
+  const id = useId();
   const [ref, { width, height }] = useBox<HTMLDivElement>();
   const lines = linesOf(folds).sort((a, b) => a.atMm - b.atMm);
   const last = lines.at(-1)?.atMm ?? 0;
@@ -113,11 +115,11 @@ export function AllowanceStrip({ folds }: { folds: FoldPlan }) {
           aria-label="Flat cloth with its marks, to scale"
         >
           <defs>
-            <pattern id="grain" width="7" height="7" patternUnits="userSpaceOnUse">
+            <pattern id={`${id}-grain`} width="7" height="7" patternUnits="userSpaceOnUse">
               <path d="M0,3.5 H7 M3.5,0 V7" stroke="var(--color-seam)" strokeOpacity="0.16" />
             </pattern>
             <pattern
-              id="cut-away"
+              id={`${id}-cut-away`}
               width="8"
               height="8"
               patternUnits="userSpaceOnUse"
@@ -146,7 +148,7 @@ export function AllowanceStrip({ folds }: { folds: FoldPlan }) {
             y={top}
             width={width - pad - x(0)}
             height={bottom - top}
-            fill="url(#grain)"
+            fill={`url(#${id}-grain)`}
           />
           {away > 0 && (
             <rect
@@ -154,7 +156,7 @@ export function AllowanceStrip({ folds }: { folds: FoldPlan }) {
               y={top}
               width={x(away) - x(0)}
               height={bottom - top}
-              fill="url(#cut-away)"
+              fill={`url(#${id}-cut-away)`}
             />
           )}
           <path

@@ -1,3 +1,4 @@
+import { useId } from 'react';
 import type { EdgeRecord } from '../../contract/records';
 import { isClosed } from '../../core/edge/shape';
 import { useLengths } from '../app/lengths-context';
@@ -11,7 +12,8 @@ interface EdgePlanProps {
   readonly allowanceMm: number;
 }
 type Placed = EdgePlanProps & {
-  readonly cutOff: boolean;
+  /** What is cut off is filled with; null where nothing is. */
+  readonly cutOff: string | null;
   readonly plain: boolean;
   readonly width: number;
   readonly top: number;
@@ -25,7 +27,8 @@ interface BandsProps {
   readonly lands: number;
   readonly hemline: number;
   readonly raw: number;
-  readonly cutOff: boolean;
+  /** What is cut off is filled with; null where nothing is. */
+  readonly cutOff: string | null;
   readonly plain: boolean;
 }
 
@@ -34,7 +37,7 @@ function Bands({ x0, x1, top, lands, hemline, raw, cutOff, plain }: BandsProps) 
   const bands = [
     [top, lands, 'var(--cloth-2)'],
     [lands, hemline, 'var(--cloth-3)'],
-    [hemline, raw, cutOff ? 'url(#edge-cut-off)' : 'var(--cloth-1)'],
+    [hemline, raw, cutOff ?? 'var(--cloth-1)'],
   ] as const;
   const lines = [
     ...(plain ? [] : [[lands, 'var(--color-madder)', 1.5, '7 4'] as const]),
@@ -99,7 +102,14 @@ function WholeEdge({ edge, depthMm, allowanceMm, width, top, height, ...look }: 
         <path d={end(x0)} />
         <path d={end(x1)} />
       </g>
-      <Legend x={width / 2} y={raw + 24} depthMm={depthMm} allowanceMm={allowanceMm} {...look} />
+      <Legend
+        x={width / 2}
+        y={raw + 24}
+        depthMm={depthMm}
+        allowanceMm={allowanceMm}
+        {...look}
+        cutOff={look.cutOff !== null}
+      />
     </g>
   );
 }
@@ -171,10 +181,7 @@ function Tightest({ edge, depthMm, allowanceMm, cutOff, plain, width, top, heigh
       </text>
       <path d={ring(at(wanted), at(depthMm))} fill="var(--cloth-2)" />
       <path d={ring(at(depthMm), radius)} fill="var(--cloth-3)" />
-      <path
-        d={ring(radius, at(-allowanceMm))}
-        fill={cutOff ? 'url(#edge-cut-off)' : 'var(--cloth-1)'}
-      />
+      <path d={ring(radius, at(-allowanceMm))} fill={cutOff ?? 'var(--cloth-1)'} />
       <g fill="none">
         {!plain && (
           <path
@@ -254,12 +261,13 @@ const leastAcrossMm = 8;
 
 /** The edge as it lies on the table, to scale. */
 export function EdgePlan({ edge, depthMm, allowanceMm }: EdgePlanProps) {
+  const id = useId();
   const props = {
     edge,
     // Where nothing is turned up or added, a little garment stands in for the hem.
     depthMm: Math.max(depthMm, leastAcrossMm / 4),
     allowanceMm: Math.abs(allowanceMm),
-    cutOff: allowanceMm < 0,
+    cutOff: allowanceMm < 0 ? `url(#${id})` : null,
     plain: depthMm === 0,
   };
   const [ref, { width, height }] = useBox<HTMLDivElement>();
@@ -270,7 +278,7 @@ export function EdgePlan({ edge, depthMm, allowanceMm }: EdgePlanProps) {
         <svg width={width} height={height} role="img" aria-label="The edge from above, to scale">
           <defs>
             <pattern
-              id="edge-cut-off"
+              id={id}
               width="7"
               height="7"
               patternUnits="userSpaceOnUse"

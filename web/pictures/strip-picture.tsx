@@ -1,3 +1,4 @@
+import { useId } from 'react';
 import type { StripPlan } from '../../core/finish/fold-plan';
 import { useLengths } from '../app/lengths-context';
 import { useBox } from './use-box';
@@ -11,6 +12,7 @@ const cuttingNames = {
 /** A binding's strip laid flat, with the lines it is folded along, to scale. */
 export function StripPicture({ strip }: { strip: StripPlan }) {
   const lengths = useLengths();
+  const id = useId();
   const [ref, { width, height }] = useBox<HTMLDivElement>();
   const { widthMm, foldsAtMm, cutting } = strip;
   const scale = Math.min((height - 70) / widthMm, 9);
@@ -23,7 +25,7 @@ export function StripPicture({ strip }: { strip: StripPlan }) {
       {width > 0 && height > 90 && (
         <svg width={width} height={height} role="img" aria-label="The strip, flat, to scale">
           <defs>
-            <pattern id="strip-grain" width="9" height="9" patternUnits="userSpaceOnUse">
+            <pattern id={`${id}-strip-grain`} width="9" height="9" patternUnits="userSpaceOnUse">
               <path d={grain} stroke="var(--color-strip-grain)" strokeOpacity="0.5" />
             </pattern>
           </defs>
@@ -43,7 +45,7 @@ export function StripPicture({ strip }: { strip: StripPlan }) {
               y={top}
               width={right - left}
               height={widthMm * scale}
-              fill="url(#strip-grain)"
+              fill={`url(#${id}-strip-grain)`}
               stroke="var(--color-graphite)"
             />
           </g>

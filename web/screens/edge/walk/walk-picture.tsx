@@ -55,5 +55,5 @@ export function WalkPicture({ bench: { edge, folds }, step }: { bench: Drawn; st
     );
   }
   const stage = stageOf({ ...step, id }, folds);
-  return stage ? <SectionPicture stage={stage} marks={folds.marks} exaggeration={1} /> : null;
+  return stage ? <SectionPicture stage={stage} marks={folds.marks} exaggeration={1} small /> : null;
 }
