@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useDeferredValue, useMemo } from 'react';
 import type { Finish } from '../../core/finish/finish';
 import type { SewingPlan } from '../../core/finish/sewing-plan';
 import type { WorkRequest } from '../../core/finish/work';
@@ -25,7 +25,10 @@ export function useWork(
     () => workRequestOf(records, plan, finish, ways),
     [records, plan, finish, ways],
   );
-  const passes = usePasses(finish, request);
+  // The other passes are solved anew whenever the edge changes; what is under the finger is drawn first.
+  const asked = useMemo(() => ({ finish, request }), [finish, request]);
+  const later = useDeferredValue(asked);
+  const passes = usePasses(later.finish, later.request);
   const work = useMemo((): WorkRequest => {
     const sewn = judgement && !judgement.blocked ? sewnWith(finish, plan, judgement, foot) : null;
     return { ...request, sewn, passes: Object.fromEntries(passes.map((pass) => [pass.id, pass])) };
