@@ -16,8 +16,6 @@ const views = [
   '/kit?it=attachment-binder',
   '/kit?it=needle-80',
   '/kit?it=thread-top',
-  '/edges/edge-lamplighter/edge?view=alter',
-  '/edges/edge-napkins/edge',
   '/edges/edge-tunic/test?view=beside',
   '/edges/edge-shirt/test?view=ladder',
   '/edges/edge-lining/test',
