@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { stripEnds } from '../core/strip/needed';
+import { stripEnds, usualJoinSeamMm } from '../core/strip/needed';
 import { within } from './number';
 
 const sideMm = within(10, 50_000, ' mm');
@@ -7,7 +7,7 @@ const pair = (what: string) =>
   z.tuple([sideMm, sideMm], { error: `${what}: two lengths, as [width, length].` });
 const stripMm = within(3, 500, ' mm');
 const ends = z.enum(stripEnds, { error: `Ends are ${stripEnds.join(', ')}.` }).default('turned');
-const seamMm = within(1, 30, ' mm').default(6);
+const seamMm = within(1, 30, ' mm').default(usualJoinSeamMm);
 const cut = {
   clothMm: pair('The cloth, across and along the grain'),
   stripMm,

@@ -1,4 +1,5 @@
 import type { Cloth } from '../cloth/cloth';
+import { tapersOf } from '../edge/form';
 import { deepestUntaperedMm, taperShare } from '../edge/taper';
 import type { FoldPlan } from '../finish/fold-plan';
 import type { Nature } from '../finish/nature';
@@ -16,10 +17,14 @@ export function weighTaper(
   { construction }: Pick<Cloth, 'construction'>,
 ): Weighed {
   if (form?.kind !== 'taper' || !worked.includes('turned') || depthMm <= 0) return noMatter;
-  const { missingMm, half, letOutMm, takeInMm } = taperShare(form);
+  // Of legs that differ the one that lacks more.
+  const worst = tapersOf(form).reduce((a, b) =>
+    taperShare(b).missingMm > taperShare(a).missingMm ? b : a,
+  );
+  const { missingMm, half, letOutMm, takeInMm } = taperShare(worst);
   if (missingMm <= 0) return noMatter;
   // The widths were measured for the depth that was wished; where none was, for this one.
-  const free = deepestUntaperedMm(form, wishedMm ?? depthMm, pressedAwayShare[construction]);
+  const free = deepestUntaperedMm(worst, wishedMm ?? depthMm, pressedAwayShare[construction]);
   if (depthMm <= free) return noMatter;
   const values = { depthMm, missingMm, letOutMm, takeInMm, seams: form.seams };
   return half

@@ -37,14 +37,21 @@ export function flareOf(
   { construction }: Pick<Cloth, 'construction'>,
 ): Flare {
   const share = fullnessShare(radiusMm, depthMm);
-  const way =
-    share <= pressedAwayShare[construction]
-      ? 'pressed'
-      : share <= mostEasedShare(depthMm)
-        ? 'eased'
-        : 'too full';
+  const way = wayOf(share, depthMm, construction);
   return { share, way, deepestMm: deepestEasedMm(radiusMm) };
 }
+
+/** Whether a fullness presses away, is eased in, or is too much, at a depth of turn. */
+export const wayOf = (
+  share: number,
+  depthMm: number,
+  construction: Cloth['construction'],
+): Flare['way'] =>
+  share <= pressedAwayShare[construction]
+    ? 'pressed'
+    : share <= mostEasedShare(depthMm)
+      ? 'eased'
+      : 'too full';
 
 /**
  * The radius of an edge that is cut as a part of a circle: R = ℓ/(2πf).

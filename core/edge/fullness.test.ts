@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { fullnessOf } from './fullness';
+import { fullnessesOf } from './fullness';
 import { swingEveryMm } from './swing';
 
 const woven = { construction: 'woven' } as const;
@@ -10,14 +10,16 @@ const edge = (
   ...{ shape, minRadiusMm, lengthMm: 1000, turnDegrees: null },
 });
 
+const worst = (...asked: Parameters<typeof fullnessesOf>) => fullnessesOf(...asked)[0]!;
+
 describe('one rule for what a curve does to a turned edge', () => {
   test('straight edges fit', () => {
-    expect(fullnessOf(edge('straight', null), 40, woven)).toEqual({ kind: 'fits' });
+    expect(worst(edge('straight', null), 40, woven)).toEqual({ kind: 'fits' });
   });
 
   test('a flare is too long: pressed away, eased, or too much', () => {
     const way = (radius: number, depth: number) => {
-      const it = fullnessOf(edge('outside-curve', radius), depth, woven);
+      const it = worst(edge('outside-curve', radius), depth, woven);
       return it.kind === 'full' ? it.way : it.kind;
     };
     expect(way(2400, 20)).toBe('pressed');
@@ -27,8 +29,8 @@ describe('one rule for what a curve does to a turned edge', () => {
   });
 
   test('a straight edge with a tightest curve is taken to curve outward there', () => {
-    expect(fullnessOf(edge('straight', 800), 20, woven)).toEqual(
-      fullnessOf(edge('outside-curve', 800), 20, woven),
+    expect(worst(edge('straight', 800), 20, woven)).toEqual(
+      worst(edge('outside-curve', 800), 20, woven),
     );
   });
 
@@ -38,21 +40,21 @@ describe('one rule for what a curve does to a turned edge', () => {
         fc.integer({ min: 30, max: 400 }),
         fc.integer({ min: 3, max: 40 }),
         (radius, depth) => {
-          const it = fullnessOf(edge('inside-curve', radius), depth, woven);
+          const it = worst(edge('inside-curve', radius), depth, woven);
           expect(it.kind).not.toBe('full');
           if (it.kind === 'short') expect(it.share).toBeGreaterThan(0.02);
         },
       ),
     );
     // (R − D)/(R + D) = 60/80: a quarter is missing.
-    expect(fullnessOf(edge('inside-curve', 70), 10, woven)).toMatchObject({
+    expect(worst(edge('inside-curve', 70), 10, woven)).toMatchObject({
       kind: 'short',
       share: expect.closeTo(0.25, 9),
     });
   });
 
   test('a full circle has its radius whether or not somebody typed it', () => {
-    const it = fullnessOf(edge('circle', null), 10, woven);
+    const it = worst(edge('circle', null), 10, woven);
     expect(it).toMatchObject({ kind: 'full', radiusMm: expect.closeTo(1000 / (2 * Math.PI), 9) });
   });
 });

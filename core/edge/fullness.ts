@@ -1,7 +1,7 @@
 import type { Cloth } from '../cloth/cloth';
 import { easedShare, fullnessShare, pressedAwayShare } from '../fold/fullness';
 import { outwardRadiusMm, tightestRadiusMm, type CurvedEdge } from './curve';
-import { flareOf, mostEasedShare } from './flare';
+import { flareOf, wayOf } from './flare';
 import { tapersOf, type EdgeForm } from './form';
 import { turnRadians } from './shape';
 import { deepestUntaperedMm, type Taper } from './taper';
@@ -42,22 +42,23 @@ function shortRound(radiusMm: number, depthMm: number, { construction }: Made): 
 function fullLeg(form: Taper, depthMm: number, { construction }: Made): Fullness {
   const share = form.rawFlatMm / form.landingFlatMm - 1;
   if (share <= 0) return { kind: 'fits' };
-  const pressed = share <= pressedAwayShare[construction];
-  const eased = share <= mostEasedShare(depthMm);
   return {
     ...{ kind: 'full', share, radiusMm: null },
-    way: pressed ? 'pressed' : eased ? 'eased' : 'too full',
+    way: wayOf(share, depthMm, construction),
     deepestMm: deepestUntaperedMm(form, depthMm, easedShare),
   };
 }
 
-const order = { fits: 0, short: 2, full: 1 } as const;
-const severity = (it: Fullness) =>
-  it.kind === 'full' ? { pressed: 0, eased: 1, 'too full': 3 }[it.way] : order[it.kind];
+/** What fits, or presses away, is no trouble; what can be eased is less of it than what is cut into. */
+const severity = (it: Fullness): number => {
+  if (it.kind === 'full') return { pressed: 0, eased: 1, 'too full': 3 }[it.way];
+  return it.kind === 'short' ? 2 : 0;
+};
 
 /**
  * How a turn of a depth fits at each different place of an edge: on a measured one in its tightest
- * curve of either hand, the worse first. Never empty.
+ * curve of either hand, the worse first; never empty. The one place that says so, for the edge
+ * station, the steps and the choosing alike. Source: docs/formulas.md, “Shapes”.
  *
  * @param depthMm how deep it is turned, mm
  */
@@ -84,12 +85,3 @@ export function fullnessesOf(edge: FittedEdge, depthMm: number, cloth: Made): Fu
   const radiusMm = inward ? tightestRadiusMm(edge) : null;
   return [radiusMm === null ? { kind: 'fits' } : shortRound(radiusMm, depthMm, cloth)];
 }
-
-/**
- * Whether a turn of a depth is too full or too short where it lands: the one place that says so,
- * for the edge station, the steps and the choosing alike. Source: docs/formulas.md, “Shapes”.
- *
- * @param depthMm how deep it is turned, mm
- */
-export const fullnessOf = (edge: FittedEdge, depthMm: number, cloth: Made): Fullness =>
-  fullnessesOf(edge, depthMm, cloth)[0]!;

@@ -1,6 +1,7 @@
 import type { CurvedEdge } from './curve';
 import { tightestRadiusMm } from './curve';
 import type { EdgeForm } from './form';
+import { isClosed } from './shape';
 import { swingEveryMm } from './swing';
 
 /** A place along an edge where the hands do something that no seam asks for. */
@@ -34,10 +35,12 @@ export function handZones(
   }
   if (form?.kind === 'cornered') {
     let at = 0;
-    return form.sides.map((side): HandZone => {
+    const corners = form.sides.map((side): HandZone => {
       at += side.lengthMm;
       return { kind: 'corner', fromMm: at, toMm: at, everyMm: null };
     });
+    // An edge that lies open ends where its last side does.
+    return isClosed(edge) ? corners : corners.slice(0, -1);
   }
   const radiusMm = tightestRadiusMm(edge);
   return radiusMm === null

@@ -3,6 +3,9 @@ import type { EdgeForm } from './form';
 /** A round is sewn this far over its own beginning, mm. Starting guess. */
 export const closesOverMm = 10;
 
+/** The last of a round in a scroll is folded by hand, mm. Starting guess. */
+export const handFoldedMm = 40;
+
 /** Why a line of stitching begins where it does. */
 export type StartReason =
   'one-end' | 'thickest-seam' | 'least-seen' | 'clear-of-seams' | 'mid-side';

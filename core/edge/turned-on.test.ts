@@ -46,7 +46,7 @@ describe('lines beside an edge', () => {
     expect(turn.rawEdgeMm).toBeCloseTo((4400 * (radius + 20)) / radius, 6);
     expect(turn.landsOnMm).toBeCloseTo((4400 * (radius - 20)) / radius, 6);
     expect(turn.fullness).toMatchObject([{ kind: 'full', way: 'eased' }]);
-    expect(turn.cuts).toBeNull();
+    expect(turn.cuts).toEqual([]);
   });
 
   test('a napkin: each side is cut longer by twice the allowance', () => {
@@ -65,6 +65,9 @@ describe('what fits and what does not', () => {
   test('a shirt tail is too full in the one curve and too short in the other', () => {
     const kinds = fullnessesOf(edgeOf(tail, 1200), 10, woven).map(({ kind }) => kind);
     expect(kinds.sort()).toEqual(['full', 'short']);
+    // Ten deep it is too full at 110 and too short at 180: both are cut into, each in its way.
+    const cuts = turnOnEdge(edgeOf(tail, 1200), up(10), woven).cuts.map(({ kind }) => kind);
+    expect(cuts).toEqual(['notches', 'clips']);
   });
 
   test('the worse comes first, whichever curve was named first', () => {
@@ -125,7 +128,7 @@ describe('what fits and what does not', () => {
 
   test('nothing is asked of an edge that is not turned', () => {
     const turn = turnOnEdge(edgeOf(tail, 1200), up(0, -6), woven);
-    expect(turn).toMatchObject({ fullness: [{ kind: 'fits' }], cuts: null, corners: [] });
+    expect(turn).toMatchObject({ fullness: [{ kind: 'fits' }], cuts: [], corners: [] });
   });
 });
 

@@ -52,8 +52,8 @@ export interface TurnOnEdge {
   readonly landsOnMm: number;
   /** At each different place, the worse first. */
   readonly fullness: readonly Fullness[];
-  /** Where the allowance is cut into so that it lies; null where nothing has to be. */
-  readonly cuts: ReleaseCuts | null;
+  /** Where the allowance is cut into so that it lies, the worse place first. */
+  readonly cuts: readonly ReleaseCuts[];
   readonly taper: TaperedTurn | null;
   /** The other leg's, where it differs. */
   readonly rightTaper: TaperedTurn | null;
@@ -76,12 +76,11 @@ function linesOf(edge: FittedEdge, { depthMm, allowanceMm }: TurnedUp) {
   };
 }
 
-function cutsOf(fullness: readonly Fullness[], { depthMm }: TurnedUp): ReleaseCuts | null {
-  const [worst] = fullness;
-  if (worst?.kind === 'short') return releaseCuts(worst.radiusMm, depthMm, 'inside');
-  return worst?.kind === 'full' && worst.way === 'too full' && worst.radiusMm !== null
-    ? releaseCuts(worst.radiusMm, depthMm, 'outside')
-    : null;
+function cutsAt(it: Fullness, { depthMm }: TurnedUp): ReleaseCuts[] {
+  if (it.kind === 'short') return [releaseCuts(it.radiusMm, depthMm, 'inside')];
+  return it.kind === 'full' && it.way === 'too full' && it.radiusMm !== null
+    ? [releaseCuts(it.radiusMm, depthMm, 'outside')]
+    : [];
 }
 
 /**
@@ -100,7 +99,7 @@ export function turnOnEdge(
     finishedMm: edge.lengthMm,
     ...linesOf(edge, up),
     fullness,
-    cuts: turned ? cutsOf(fullness, up) : null,
+    cuts: fullness.flatMap((it) => cutsAt(it, up)),
     taper: taperedTurn(form, 0, up),
     rightTaper: taperedTurn(form, 1, up),
     slant: form?.kind === 'slant' ? slantedTurn(form, up) : null,

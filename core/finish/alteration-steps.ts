@@ -1,8 +1,6 @@
-import type { Phase, WorkRequest, WorkStep } from './work';
-import { along, once } from './parts/said';
+import type { WorkRequest, WorkStep } from './work';
+import { along, inPhase, once } from './parts/said';
 import type { TurnedUp } from '../edge/turned-on';
-
-const inPhase = (phase: Phase, step: WorkStep): WorkStep => ({ ...step, phase });
 
 /** Starting guesses: minutes a metre to take an old hem out, by how it is sewn. */
 const outPerMetre = { chain: 1, lock: 8, topstitched: 10 } as const;
@@ -22,7 +20,7 @@ const isLeg = ({ edge }: WorkRequest) => edge.form?.kind === 'slant' || edge.pai
 export function alterationSteps(request: WorkRequest, up: TurnedUp): WorkStep[] {
   const { oldHem } = request.edge;
   if (!oldHem) return [];
-  return [
+  return inPhase('measure', [
     once(
       5,
       'try-on',
@@ -62,23 +60,20 @@ export function alterationSteps(request: WorkRequest, up: TurnedUp): WorkStep[] 
           ),
         ]
       : []),
-  ].map((step) => inPhase('measure', step));
+  ]);
 }
 
 /** The other one of a pair, when the first is done and the machine still stands as it did. */
 export function secondOfPair({ edge, schools }: WorkRequest): WorkStep[] {
   if (edge.pair !== 'pair') return [];
-  return [
-    inPhase(
-      'press',
-      once(
-        2,
-        'second-leg',
-        'table',
-        schools['second-leg'] === 'copied'
-          ? 'Then the second one: lay it on the first, upper edges even, and carry its finished edge and its cut line over. The same setting, the same order.'
-          : 'Then the second one, measured by itself and laid against the first before it is cut. The same setting, the same order.',
-      ),
+  return inPhase('press', [
+    once(
+      2,
+      'second-leg',
+      'table',
+      schools['second-leg'] === 'copied'
+        ? 'Then the second one: lay it on the first, upper edges even, and carry its finished edge and its cut line over. The same setting, the same order.'
+        : 'Then the second one, measured by itself and laid against the first before it is cut. The same setting, the same order.',
     ),
-  ];
+  ]);
 }

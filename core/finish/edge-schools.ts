@@ -1,6 +1,5 @@
 import type { School } from './school';
 import { said } from './parts/said';
-import { sergedPass } from './parts/rated';
 
 /** What of an edge and its turn brings up a question on which practitioners differ. */
 export interface EdgeQuestions {
@@ -60,7 +59,6 @@ export const edgeSchools: readonly EdgeSchool[] = [
         costs: [
           said('differential', 'Even, and done while the edge is serged; needs an overlocker.'),
         ],
-        needs: sergedPass,
       },
       {
         id: 'finger',
@@ -83,7 +81,6 @@ export const edgeSchools: readonly EdgeSchool[] = [
         id: 'stretched',
         name: 'Stretched with the iron',
         costs: [said('stretched', 'Nothing is cut; for knits and for narrow turns on the bias.')],
-        suits: ({ stretchPercent }) => stretchPercent >= 10,
       },
     ],
   },

@@ -5,8 +5,8 @@ import { swingEveryMm } from '../edge/swing';
 import { taperShare } from '../edge/taper';
 import type { TurnedUp } from '../edge/turned-on';
 import { alterationSteps, secondOfPair } from './alteration-steps';
-import { phases, type Phase, type WorkRequest, type WorkStep, type Workplace } from './work';
-import { once } from './parts/said';
+import { phases, type WorkRequest, type WorkStep, type Workplace } from './work';
+import { inPhase, once } from './parts/said';
 
 /** How the edge is worked, for the steps that follow from what it is. */
 export interface WorkedUp extends TurnedUp {
@@ -17,7 +17,6 @@ export interface WorkedUp extends TurnedUp {
 }
 
 type Of<K extends EdgeForm['kind']> = Extract<EdgeForm, { kind: K }>;
-const inPhase = (phase: Phase, step: WorkStep): WorkStep => ({ ...step, phase });
 
 function slantSteps({ flatWidthMm, left, right }: Of<'slant'>, up: WorkedUp): WorkStep[] {
   const marks = (leg: typeof left) => slantMarks({ ...leg, flatWidthMm }).map(({ mm }) => mm);
@@ -28,8 +27,7 @@ function slantSteps({ flatWidthMm, left, right }: Of<'slant'>, up: WorkedUp): Wo
     'Mark {frontMm} down at the front crease, {seamsMm} at the seams, {backMm} at the back';
   const [short, long] = snipAt === 'back-crease' ? ['back', 'front'] : ['front', 'back'];
   return [
-    inPhase(
-      'measure',
+    ...inPhase('measure', [
       once(
         4,
         'slant-marks',
@@ -39,11 +37,10 @@ function slantSteps({ flatWidthMm, left, right }: Of<'slant'>, up: WorkedUp): Wo
           : `Lay the leg flat on its creases, waistband even. ${three}, on both layers and on both legs. A line through the three is the hemline.`,
         { frontMm, seamsMm, backMm, ...(right ? { otherFrontMm, otherSeamsMm, otherBackMm } : {}) },
       ),
-    ),
+    ]),
     ...(up.turned && snipAt
       ? [
-          inPhase(
-            'prepare',
+          ...inPhase('prepare', [
             once(
               1,
               'snip',
@@ -51,7 +48,7 @@ function slantSteps({ flatWidthMm, left, right }: Of<'slant'>, up: WorkedUp): Wo
               `Snip the allowance at the ${short} crease, short of the hemline: turned up it opens {snipOpensMm}. At the ${long} crease as much lies double; ease it in.`,
               { snipOpensMm },
             ),
-          ),
+          ]),
         ]
       : []),
   ];
@@ -62,10 +59,9 @@ function taperSteps(form: Of<'taper'>, up: WorkedUp, at: Workplace): WorkStep[] 
   const legs = tapersOf(form).map((leg, i) => ({ leg, i, ...taperShare(leg) }));
   return legs
     .filter(({ missingMm }) => missingMm > 0)
-    .map(({ leg, i, letOutMm, takeInMm }) => {
+    .flatMap(({ leg, i, letOutMm, takeInMm }) => {
       const which = legs.length === 1 ? 'the leg' : i === 0 ? 'the left leg' : 'the right leg';
-      return inPhase(
-        'prepare',
+      return inPhase('prepare', [
         once(
           6 * leg.seams,
           i === 0 ? 'taper' : 'taper-right',
@@ -74,7 +70,7 @@ function taperSteps(form: Of<'taper'>, up: WorkedUp, at: Workplace): WorkStep[] 
           { runMm: up.allowanceMm + up.depthMm, letOutMm, takeInMm },
           ['iron'],
         ),
-      );
+      ]);
     });
 }
 
@@ -83,13 +79,12 @@ function cornerSteps({ sides }: Of<'cornered'>, up: WorkedUp, at: Workplace): Wo
     ...new Set(sides.filter(({ mitred }) => mitred).map(({ angleDegrees }) => angleDegrees)),
   ];
   if (!up.turned || up.allowanceMm <= 0) return [];
-  return angles.map((angleDegrees, i) => {
+  return angles.flatMap((angleDegrees, i) => {
     const { sewLineFromCornerMm, trimFromCornerMm } = mitreOf({
       allowanceMm: up.allowanceMm,
       angleDegrees,
     });
-    return inPhase(
-      'fold',
+    return inPhase('fold', [
       once(
         4,
         i === 0 ? 'mitre' : `mitre-${i + 1}`,
@@ -98,7 +93,7 @@ function cornerSteps({ sides }: Of<'cornered'>, up: WorkedUp, at: Workplace): Wo
         { sewLineFromCornerMm, trimFromCornerMm, angle: angleDegrees },
         ['needle', 'iron'],
       ),
-    );
+    ]);
   });
 }
 
@@ -106,9 +101,8 @@ function cornerSteps({ sides }: Of<'cornered'>, up: WorkedUp, at: Workplace): Wo
 function curveSteps({ curves }: Of<'curved'>, { sewn }: WorkRequest, at: Workplace): WorkStep[] {
   const side = sewn?.smallerSideMm ?? null;
   if (side === null || side <= 0) return [];
-  return curves.map(({ fromMm, toMm, radiusMm }, i) =>
-    inPhase(
-      'sew',
+  return curves.flatMap(({ fromMm, toMm, radiusMm }, i) =>
+    inPhase('sew', [
       once(
         0.5,
         `curve-${i + 1}`,
@@ -116,7 +110,7 @@ function curveSteps({ curves }: Of<'curved'>, { sewn }: WorkRequest, at: Workpla
         'In the curve from {fromMm} to {toMm} let the cloth swing every {everyMm}: needle down, foot up for a moment, down again. A chalk tick beside the foot says where it begins.',
         { fromMm, toMm, everyMm: swingEveryMm(radiusMm, side) },
       ),
-    ),
+    ]),
   );
 }
 

@@ -64,6 +64,9 @@ test('corners are turned with the needle down, or sewn off where the stitch canâ
     hands(id, variant, true, [], napkin).flatMap((it) => (it.kind === 'corner' ? it.way : []));
   expect(ways('double-hem', 'equal')).toEqual(['turn', 'turn', 'turn', 'turn']);
   expect(ways('serged', 'three-narrow')[0]).toBe('sew-off');
+  // Open, it ends where its last side does: three corners, and no fourth.
+  const open = hands('double-hem', 'equal', false, [], { ...napkin, joined: 'flat' });
+  expect(open.filter(({ kind }) => kind === 'corner')).toHaveLength(3);
 });
 
 describe.each(everyVariant)('%s', (_, finish, variant) => {

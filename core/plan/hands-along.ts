@@ -1,12 +1,12 @@
 import { handZones } from '../edge/hands';
 import type { CurvedEdge } from '../edge/curve';
-import { closesOverMm, startPlaceOf, type StartReason } from '../edge/start-place';
+import { closesOverMm, handFoldedMm, startPlaceOf, type StartReason } from '../edge/start-place';
 import type { EdgeForm } from '../edge/form';
 import type { Finish } from '../finish/finish';
 import type { WorkRequest } from '../finish/work';
 import { pressedShare } from '../fold/stack';
 import { spanOf, type Crossing } from '../seam/crossing';
-import type { AlongEdge, Sole } from '../seam/crossings';
+import { leastShimMm, type AlongEdge, type Sole } from '../seam/crossings';
 import { unrolled } from '../seam/unrolled';
 
 /** Something the hands do at a place, or all along a stretch, measured from where the line begins. */
@@ -41,10 +41,6 @@ export type HandsAt = {
 
 /** Starting tails are cut when they are so far ahead, mm. Starting guess. */
 const tailsCutBeforeMm = 30;
-/** The last of a round in a scroll is folded by hand, mm. Starting guess. */
-const handFoldedMm = 40;
-/** A step lower than this wants no shim, mm. Starting guess. */
-const leastShimMm = 1;
 
 /** What the hands do along an edge, and where on the edge they begin. */
 export interface HandsAlong {

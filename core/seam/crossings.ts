@@ -44,6 +44,8 @@ export interface AlongEdge {
   readonly tiltDegrees: number;
 }
 
+/** A step lower than this tips no foot and wants no shim, mm. Starting guess. */
+export const leastShimMm = 1;
 /** Just before a crossing: so far from where it begins, mm. */
 const justBeforeMm = 3;
 

@@ -1,3 +1,6 @@
+/** What a join's seam takes on each side, mm. Starting guess. */
+export const usualJoinSeamMm = 6;
+
 /** How a strip's two ends meet. */
 export const stripEnds = ['turned', 'overlap', 'diagonal'] as const;
 export type StripEnds = (typeof stripEnds)[number];

@@ -1,4 +1,5 @@
 import { swingEveryMm } from '../../edge/swing';
+import { leastShimMm } from '../../seam/crossings';
 import { dialTravel, snapToDial } from '../../kit/dial-steps';
 import type { WorkRequest, WorkStep, Workplace } from '../work';
 import { alongOf, usualSoleMm } from './lumps';
@@ -7,9 +8,6 @@ import { straightLengthMm } from './starting';
 
 /** How a corner is turned with a line of stitches. */
 export type CornerWay = 'turn' | 'sew-off' | 'none';
-
-/** A step that lifts the foot by less than this wants no shim, mm. Starting guess. */
-const leastShimMm = 1;
 
 /** Over the seams that cross: handwheel, longer stitch, and a shim where the foot would tip. */
 export function overSeams(request: WorkRequest, at: Workplace, layers: number): WorkStep[] {

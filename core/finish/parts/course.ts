@@ -1,8 +1,8 @@
-import type { Phase, WorkRequest, WorkStep, Workplace } from '../work';
+import type { WorkRequest, WorkStep, Workplace } from '../work';
 import { overCorners, overSeams, roundCurves, type CornerWay } from './along-the-edge';
 import { closing, start } from './ends';
 import { putBack, setUp } from './at-the-machine';
-import { once, step } from './said';
+import { inPhase, once, step } from './said';
 
 /** What a finish brings to the course of its work; the rest is the same for all. */
 export interface Course {
@@ -61,9 +61,6 @@ function scrapSteps({ scrap, look, at }: Course, { edge }: WorkRequest): WorkSte
     ),
   ];
 }
-
-const inPhase = (phase: Phase, steps: readonly WorkStep[]): WorkStep[] =>
-  steps.map((one) => ({ ...one, phase }));
 
 /**
  * The work of an edge in the order of the hands: measure, prepare, fold and press, set, scrap,

@@ -1,5 +1,6 @@
 import { fullnessesOf, type Fullness } from '../../edge/fullness';
 import { releaseCuts } from '../../edge/release';
+import { easingDifferential } from '../../loopers/differential';
 import type { WorkRequest, WorkStep } from '../work';
 import { along } from './said';
 
@@ -30,18 +31,21 @@ function letOut(radiusMm: number, share: number, depthMm: number, way: string | 
 const fingerEveryMm = 50;
 
 /** Too full: eased in by the school chosen. */
-function easeIn(share: number, way: string | undefined): WorkStep {
+function easeIn(share: number, { schools, passes }: WorkRequest): WorkStep {
   const values = { percent: Math.round(share * 1000) / 10 };
-  switch (way) {
-    case 'differential':
+  switch (schools['curve-easing']) {
+    case 'differential': {
+      // On the steps of the overlocker that serges the raw edge, where one is planned.
+      const serger = passes?.['raw-edge']?.sewn?.machine;
       return along(
         0.6,
         'ease',
         { machine: 'overlocker', foot: null },
         'The raw edge is {percent} % too long where it lands: serge it with the differential at {differential}, which draws it in by as much.',
-        { ...values, differential: Math.round((1 + share) * 20) / 20 },
+        { ...values, differential: easingDifferential(share, serger ?? {}) },
         ['knife'],
       );
+    }
     case 'finger':
       return along(
         1,
@@ -63,14 +67,14 @@ function easeIn(share: number, way: string | undefined): WorkStep {
   }
 }
 
-function fit(it: Fullness, depthMm: number, schools: WorkRequest['schools']): WorkStep[] {
+function fit(it: Fullness, depthMm: number, request: WorkRequest): WorkStep[] {
   if (it.kind === 'short') {
-    return [letOut(it.radiusMm, it.share, depthMm, schools['inside-curve'])];
+    return [letOut(it.radiusMm, it.share, depthMm, request.schools['inside-curve'])];
   }
   if (it.kind === 'fits' || it.way === 'pressed') return [];
   return [
     it.way === 'eased'
-      ? easeIn(it.share, schools['curve-easing'])
+      ? easeIn(it.share, request)
       : along(
           1.5,
           'ease',
@@ -81,12 +85,12 @@ function fit(it: Fullness, depthMm: number, schools: WorkRequest['schools']): Wo
 }
 
 /** What a curve does to the turned-up edge, as the one rule for it says; on a measured edge in its curves of both hands. */
-export function fitCurve({ edge, cloth, schools }: WorkRequest, depthMm: number): WorkStep[] {
-  const { shape, lengthMm, minRadiusMm, turnDegrees = null, joined, form } = edge;
+export function fitCurve(request: WorkRequest, depthMm: number): WorkStep[] {
+  const { shape, lengthMm, minRadiusMm, turnDegrees = null, joined, form } = request.edge;
   if (!shape) return [];
   return fullnessesOf(
     { shape, lengthMm, minRadiusMm, turnDegrees, joined, form },
     depthMm,
-    cloth,
-  ).flatMap((it) => fit(it, depthMm, schools));
+    request.cloth,
+  ).flatMap((it) => fit(it, depthMm, request));
 }

@@ -1,3 +1,4 @@
+import { handFoldedMm } from '../../edge/start-place';
 import { ridesClause } from '../dials-clause';
 import type { FoldPlan } from '../fold-plan';
 import type { School } from '../school';
@@ -184,7 +185,7 @@ function scrollSteps(request: WorkRequest, plan: FoldPlan): WorkStep[] {
             'close',
             at,
             'Before the end of the round: needle down, slide the roll out, fold the last {lastMm} by hand to meet the beginning, and sew over it.',
-            { lastMm: 40 },
+            { lastMm: handFoldedMm },
           ),
         ]
       : [

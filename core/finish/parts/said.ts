@@ -1,6 +1,6 @@
 import type { Fact, Values } from '../../fact';
 import type { FootKind } from '../../kit/foot-kind';
-import type { CautionId, WorkStep, Workplace } from '../work';
+import type { CautionId, Phase, WorkStep, Workplace } from '../work';
 
 /** A sentence with its numbers: `{depthMm}` is a length on cloth, `{gapMm:fine}` a small one. */
 export function said(about: string, text: string, values: Values = {}): Fact {
@@ -36,3 +36,7 @@ export function along(
 
 /** The lockstitch machine with a foot. */
 export const home = (foot: FootKind) => ({ machine: 'lockstitch', foot }) as const;
+
+/** Steps in a phase of the work. */
+export const inPhase = (phase: Phase, steps: readonly WorkStep[]): WorkStep[] =>
+  steps.map((one) => ({ ...one, phase }));

@@ -290,5 +290,5 @@ test('easing is a choice where something is to be eased, and changes the work', 
   await screen.findByText(/It is eased in; the slip asks how/);
   await click(screen.findByRole('radio', { name: /Differential feed/ }));
   await app.open(`/edges/${edge.id}/folds?view=steps`);
-  await screen.findByText(/serge it with the differential at 1\.05/);
+  await screen.findByText(/serge it with the differential at 1\.1/);
 });

@@ -178,8 +178,10 @@ function LineFacts({
   return (
     <Big number={cloth(rawEdgeMm)}>
       along the raw edge; it lands where there is {cloth(landsOnMm)}.
-      {cuts &&
-        ` ${cuts.kind === 'clips' ? 'Clips' : 'Notches'} every ${cloth(cuts.everyMm)}, ${cloth(cuts.longMm)} long, ${cuts.kind === 'clips' ? 'open' : 'take out'} ${cloth(cuts.opensMm)} each.`}
+      {cuts.map(
+        ({ kind, everyMm, longMm, opensMm }) =>
+          ` ${kind === 'clips' ? 'Clips' : 'Notches'} every ${cloth(everyMm)}, ${cloth(longMm)} long, ${kind === 'clips' ? 'open' : 'take out'} ${cloth(opensMm)} each.`,
+      )}
     </Big>
   );
 }

@@ -4,7 +4,7 @@ import type { StripPlan } from '../../../core/finish/fold-plan';
 import { lengthAfterTrimmingMm } from '../../../core/fold/opening';
 import { Impossible } from '../../../core/impossible';
 import { cutStrip, type StripCut, type StripWay } from '../../../core/strip/cut';
-import type { StripEnds } from '../../../core/strip/needed';
+import { usualJoinSeamMm, type StripEnds } from '../../../core/strip/needed';
 import { packageFor } from '../../../core/strip/package';
 import type { KeptPart } from '../../bench/bench';
 import { useLengths } from '../../app/lengths-context';
@@ -18,7 +18,6 @@ import { issueInWords } from '../../words/refusals';
 const usualPieceMm = [1400, 300] as const;
 /** A package as they are often sold, mm. Starting guess. */
 const usualPackageMm = 2740;
-const joinSeamMm = 6;
 
 const endNames = [
   ['turned', 'Turned in'],
@@ -77,7 +76,7 @@ function FromCloth(props: {
   const longMm = piece[1] ?? (cloth.lengthLeftMm || usualPieceMm[1]);
   const cut = useMemo((): StripCut | Impossible => {
     try {
-      const asked = { way, stripMm, ends, neededMm: edgeMm, seamMm: joinSeamMm };
+      const asked = { way, stripMm, ends, neededMm: edgeMm, seamMm: usualJoinSeamMm };
       return cutStrip({ ...asked, clothMm: [wideMm, longMm] });
     } catch (error) {
       if (error instanceof Impossible) return error;
@@ -165,7 +164,7 @@ function FromPackages(props: { edgeMm: number; ends: StripEnds; stripMm: number 
   const [packageMm, setPackage] = useState(usualPackageMm);
   // Round anything: a rectangle of that perimeter, three to four.
   const sides = [(edgeMm * 3) / 14, (edgeMm * 4) / 14] as const;
-  const it = packageFor({ packageMm, sides, ends, stripMm, joinMm: 2 * joinSeamMm });
+  const it = packageFor({ packageMm, sides, ends, stripMm, joinMm: 2 * usualJoinSeamMm });
   return (
     <div className="grid content-start gap-3 px-4 py-3">
       <LengthField

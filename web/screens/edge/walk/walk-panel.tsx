@@ -109,7 +109,11 @@ export function WalkPanel({ bench }: { bench: Walked }) {
               </Button>
             </>
           ) : (
-            <Button look="solid" onClick={() => tick(true)}>
+            <Button
+              look="solid"
+              disabled={proposed && index === all.length - 1}
+              onClick={() => tick(true)}
+            >
               {proposed ? (
                 'Next'
               ) : (
