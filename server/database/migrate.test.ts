@@ -1,4 +1,5 @@
-import { copyFileSync, existsSync, rmSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { copyFileSync, existsSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { migrate, migrations, schemaNumber } from './migrate';
 import {
@@ -22,28 +23,45 @@ async function upToDate(file: string): Promise<Record<string, unknown[]>> {
   return contents;
 }
 
+/** What a kill leaves of a database: the file, and what is written beside it. */
+const leavings = ['', '-wal', '-journal'];
+
+/** The bytes that lie on the disk, as one short text. */
+function onDisk(file: string): string {
+  const bytes = createHash('sha256');
+  for (const part of leavings) {
+    bytes.update(`${part}:`);
+    if (existsSync(file + part)) bytes.update(readFileSync(file + part));
+  }
+  return bytes.digest('hex');
+}
+
 /**
  * Updates a database and copies it, whenever a statement is about to begin, as it lies on the disk:
- * what a kill at that moment leaves behind.
- *
- * @returns the copies
+ * what a kill at that moment leaves behind. Until a transaction ends that is mostly the same; each
+ * such state is copied once.
  */
-async function leftByKills(file: string): Promise<string[]> {
+async function leftByKills(file: string): Promise<{ copies: string[]; statements: number }> {
   const connection = await quickConnection(file);
   await connection.run('PRAGMA journal_mode = WAL');
   const run = connection.run.bind(connection);
-  const left: string[] = [];
+  const copies = new Map<string, string>();
+  let statements = 0;
   connection.run = (sql, values) => {
-    const copy = `${file}-left-${left.length}`;
-    for (const part of ['', '-wal', '-journal']) {
-      if (existsSync(file + part)) copyFileSync(file + part, copy + part);
+    statements++;
+    const state = onDisk(file);
+    if (!copies.has(state)) {
+      const copy = `${file}-left-${copies.size}`;
+      for (const part of leavings) {
+        if (existsSync(file + part)) copyFileSync(file + part, copy + part);
+      }
+      copies.set(state, copy);
     }
-    left.push(copy);
     return run(sql, values);
   };
   await migrate(connection);
   await connection.close();
-  return left;
+  return { copies: [...copies.values()], statements };
 }
 
 const versions = migrations.map((_, i) => i).filter((version) => version < schemaNumber);
@@ -55,9 +73,11 @@ describe.each(versions)('an update from version %i', (version) => {
     const expected = await upToDate(whole);
     const file = join(folder, `from-${version}`);
     if (version > 0) await makeVersion(file, version);
-    const left = await leftByKills(file);
-    for (const copy of left) expect(await upToDate(copy)).toEqual(expected);
-    expect(left.length).toBeGreaterThan(5);
+    const { copies, statements } = await leftByKills(file);
+    for (const copy of copies) expect(await upToDate(copy)).toEqual(expected);
+    expect(statements).toBeGreaterThan(5);
+    // Before the first migration, and after each one that was done.
+    expect(copies.length).toBeGreaterThan(schemaNumber - version);
   });
 });
 
