@@ -5,6 +5,7 @@ import { genericCloths } from '../core/cloth/generic-cloths';
 import { weightClasses } from '../core/cloth/guesses';
 import type { HomeTests } from '../core/cloth/home-tests';
 import { clothRanges } from '../core/cloth/plausible';
+import { readyMadeKinds, type ReadyMade } from '../core/strip/ready-made';
 import { within } from './number';
 import { photoId } from './photo';
 import { title } from './title';
@@ -55,6 +56,13 @@ export const colour = z
   .regex(/^#[0-9a-f]{6}$/i, 'A colour is written #rrggbb, for example #8a3b2e.')
   .transform((hex) => hex.toLowerCase());
 
+/** A binding that is sold as one. */
+const readyMade = z.strictObject({
+  kind: z.enum(readyMadeKinds, { error: `Sold as a binding: ${readyMadeKinds.join(', ')}.` }),
+  finishedMm: within(3, 150, ' mm'),
+  packageMm: within(100, 200_000, ' mm'),
+}) satisfies z.ZodType<ReadyMade>;
+
 export const clothDraft = z.strictObject({
   name: title('cloth'),
   weightClass: z
@@ -92,5 +100,7 @@ export const clothDraft = z.strictObject({
   widthMm: within(10, 5000, ' mm').nullable().default(null),
   lengthLeftMm: within(0, 200_000, ' mm').nullable().default(null),
   photoId: photoId.nullable().default(null),
+  /** A binding that is sold as one; null for cloth. */
+  readyMade: readyMade.nullable().default(null),
 });
 export type ClothDraft = z.infer<typeof clothDraft>;

@@ -174,10 +174,16 @@ export const kitFoot = z
     channelMm: within(0.5, 80, ' mm').nullish(),
     mouthMm: within(1, 150, ' mm').nullish(),
     stripMm: within(1, 150, ' mm').nullish(),
+    flangeMm: intervalMm.nullish(),
     ...footFields,
   })
   .superRefine(refuseFoot)
   .transform(withGuide);
+
+/** The travel of a flange. */
+const flange = intervalMm.refine(([least]) => least >= 1, {
+  error: 'A flange goes from 1 mm upwards.',
+});
 
 const note = z.string().max(2000, 'At most 2000 characters.');
 
@@ -199,6 +205,8 @@ export const footDraft = z.strictObject({
   mouthMm: within(1, 150, ' mm').nullable().default(null),
   /** The strip that an attachment is made for. */
   stripMm: within(1, 150, ' mm').nullable().default(null),
+  /** From where to where the flange moves that holds the strip. */
+  flangeMm: flange.nullable().default(null),
   specs: foot,
   soleMm: z.strictObject({
     widthMm: within(4, 60, ' mm'),

@@ -6,7 +6,7 @@ import { clothProperties } from './cloth';
 import { edgeLengthMm, minRadiusMm, purpose } from './edge';
 import { foot, machine } from './kit';
 import { measuredEdge } from './measured-edge';
-import { within } from './number';
+import { intervalMm, within } from './number';
 
 /** Lengths of a fold request are checked against the finish's own rules; here only for sense. */
 const foldLength = within(-10000, 10000, ' mm').nullish();
@@ -50,6 +50,12 @@ export const dialSettings = z.strictObject({
   guideMm: within(-60, 60, ' mm'),
 }) satisfies z.ZodType<DialSettings>;
 
+/** How a binder stands on the machine. */
+export const placing = z.strictObject({
+  flangeMm: within(1, 150, ' mm').nullish(),
+  standOffMm: within(0, 60, ' mm').nullish(),
+});
+
 const planFields = {
   cloth: clothProperties,
   edge: z.strictObject({
@@ -67,6 +73,14 @@ const planFields = {
   skill: within(0.05, 20).default(1),
   aim: z.enum(aims, { error: `One wants to ${aims.join(', ')}.` }).optional(),
   strip: clothProperties.nullish(),
+  binder: z
+    .strictObject({
+      mouthMm: within(1, 150, ' mm').nullish(),
+      stripMm: within(1, 150, ' mm').nullish(),
+      flangeMm: intervalMm.nullish(),
+      placing: placing.default({}),
+    })
+    .nullish(),
   aids: z
     .strictObject({
       press: z.enum(['crease', 'template']).optional(),

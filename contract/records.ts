@@ -25,6 +25,7 @@ import {
   foldWish,
   needleSize,
   pickMm,
+  placing,
   sewingPlan,
   stitch,
 } from './plan';
@@ -125,6 +126,10 @@ export const planDraft = z.strictObject({
   reference: z.string().max(80).nullable().default(null),
   /** The cloth a binding is made of; null for the cloth of the edge. */
   stripClothId: id.nullable().default(null),
+  /** What folds the strip before the foot; null for none. */
+  attachmentId: id.nullable().default(null),
+  /** How that stands on the machine; null for as usual. */
+  placing: placing.nullable().default(null),
   /** Null follows the solved setting; otherwise where the person put the dials. */
   settings: dialSettings.nullable(),
   /** The attempt whose setting was kept for the real edge. */
@@ -159,6 +164,15 @@ export const attemptDraft = z.strictObject({
       afterMm: within(5, 10_000, ' mm'),
       /** From the edge to the lock, towards the top positive; null where nobody looked. */
       lockMm: within(-10, 10, ' mm').nullable(),
+    })
+    .nullable()
+    .default(null),
+  /** Corners that were bound, and those that gape or pucker; null where nobody looked. */
+  corners: z
+    .strictObject({ n: z.int().min(1).max(1000), missed: z.int().min(0).max(1000) })
+    .refine(({ n, missed }) => missed <= n, {
+      path: ['missed'],
+      error: 'More corners were missed than were sewn.',
     })
     .nullable()
     .default(null),

@@ -1,7 +1,12 @@
+import fc from 'fast-check';
 import { turnOfClothMm } from '../fold/turn-of-cloth';
+import { binderIssues, binderSpreadMm, usualStandOffMm } from '../kit/binder';
+import type { FootKind } from '../kit/foot-kind';
+import { bestPresser, presserTroubles } from '../kit/presser-beside';
 import { foldPlanOf } from '../plan/fold-plan';
 import { stepsOf } from '../plan/work';
 import { bound } from './bound';
+import { shorterShareOf } from './parts/binding-schools';
 import { foldsOf, medium, workOn } from './wishes.fixture';
 
 const t = medium.thicknessMm;
@@ -59,6 +64,108 @@ test('by hand two passes, by a binder one; corners of a blanket are mitred', () 
     stepsOf(bound, workOn(bound, variant, more)).map(({ id }) => id);
   expect(ids('double-fold', { way: 0 })).toContain('first');
   expect(ids('double-fold', { way: 2, radiusMm: 60 })).toContain('binding-curve');
-  expect(ids('satin', { cornered: true })).toContain('mitre');
-  expect(ids('satin', {})).not.toContain('mitre');
+  expect(ids('satin', { cornered: true })).toEqual(
+    expect.arrayContaining(['corner-end', 'mitre-back', 'mitre-front', 'mitre-close']),
+  );
+  expect(ids('satin', {})).not.toContain('mitre-back');
+});
+
+describe('ways of attaching', () => {
+  const work = (variant: string, schools: Record<string, string>, more = {}) => {
+    const request = workOn(bound, variant, { cornered: true, radiusMm: 60, ...more });
+    return stepsOf(bound, { ...request, schools: { ...request.schools, ...schools } });
+  };
+  const idsOf = (...asked: Parameters<typeof work>) => work(...asked).map(({ id }) => id);
+
+  test('a binder is set, loaded, tried alone and then meets the cloth', () => {
+    const ids = idsOf('double-fold', { attach: 'binder-attachment' });
+    const order = ['lay-attachment', 'point-strip', 'coax-strip', 'strip-alone', 'hold-start'];
+    const places = order.map((id) => ids.indexOf(id));
+    expect(places[0]).toBeGreaterThan(0);
+    expect(places).toEqual([...places].sort((a, b) => a - b));
+    expect(ids.indexOf('hold-start')).toBeLessThan(ids.indexOf('sew'));
+    expect(idsOf('double-fold', { attach: 'by-hand' })).not.toContain('coax-strip');
+    expect(idsOf('double-fold', { attach: 'binder-foot' })).toContain('set-flange');
+    expect(idsOf('satin', { attach: 'binder-attachment' })).not.toContain('lay-attachment');
+  });
+
+  test('stands off more on an inside curve, and not at all with elastic', () => {
+    expect(usualStandOffMm(false, null)).toBe(12);
+    expect(usualStandOffMm(false, 80)).toBe(18);
+    expect(usualStandOffMm(false, 20)).toBe(24);
+    expect(usualStandOffMm(true, 20)).toBe(0);
+    const lay = work('fold-over-elastic', { 'attach-elastic': 'binder' }).find(
+      ({ id }) => id === 'lay-attachment',
+    );
+    expect(lay?.values['standOffMm']).toBe(0);
+  });
+
+  test('a rounded corner has its least radius and no mitre', () => {
+    const steps = work('double-fold', { 'binding-corner': 'rounded' });
+    const round = steps.find(({ id }) => id === 'round-corners');
+    // A binding of 8 on a strip that gives 20 %.
+    expect(round?.values['radiusMm']).toBeCloseTo(48, 9);
+    expect(steps.some(({ id }) => id === 'mitre-back')).toBe(false);
+  });
+
+  test('what rolls is starched, on a scrap first', () => {
+    expect(idsOf('knit-strip', {}, { cloth: { ...medium, curl: 3 } })).toContain('starch');
+    expect(idsOf('knit-strip', {})).not.toContain('starch');
+  });
+
+  test.each([
+    ['knit-strip', { 'strip-shorter': 'taut' }, true, 0.1],
+    ['knit-strip', { 'strip-shorter': 'taut' }, false, 0],
+    ['knit-strip', {}, true, 0.05],
+    ['knit-strip', { 'strip-shorter': 'as-long' }, true, 0],
+    ['fold-over-elastic', {}, false, 0.1],
+    ['fold-over-elastic', { 'elastic-pull': 'legs-waist' }, true, 0.2],
+    ['double-fold', {}, true, 0],
+  ])('%s %j is cut shorter by a share', (variant, ways, inside, share) => {
+    expect(shorterShareOf(variant, ways as Record<string, string>, inside)).toBe(share);
+  });
+});
+
+describe('a binder and its strip', () => {
+  const flange = { mouthMm: 42, flangeMm: [10, 40], placing: {} } as const;
+  test.each([
+    [{ ...flange }, 32, null],
+    [{ ...flange, placing: { flangeMm: 33 } }, 32, null],
+    [{ mouthMm: 30, placing: {} }, 32, 'mouth-narrower-than-strip'],
+    [{ ...flange, placing: { flangeMm: 41 } }, 32, 'flange-out-of-range'],
+    [{ ...flange, placing: { flangeMm: 30 } }, 32, 'flange-narrower-than-strip'],
+    [{ ...flange, mouthMm: 60 }, 44, 'strip-outside-flange'],
+    [{ mouthMm: 42, placing: { flangeMm: 30 } }, 28, 'no-flange'],
+  ])('%j with a strip of %d', (binder, stripMm, code) => {
+    expect(binderIssues(binder, stripMm)[0]?.code ?? null).toBe(code);
+  });
+
+  test('play in the flange lets the back wander further, and never less', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.1, max: 1, noNaN: true }),
+        fc.double({ min: 0, max: 12, noNaN: true }),
+        (own, play) => {
+          const spread = binderSpreadMm(own, play);
+          expect(spread).toBeGreaterThanOrEqual(own);
+          // A strip anywhere in the play has its variance beside the binder's own.
+          expect(spread ** 2).toBeCloseTo(own ** 2 + play ** 2 / 12, 9);
+        },
+      ),
+    );
+  });
+
+  test('the foot behind an attachment holds the whole strip, and is short on a tight curve', () => {
+    const foot = (kind: FootKind, widthMm: number, toeMm: number) => ({
+      kind,
+      soleMm: { widthMm, toeMm },
+    });
+    expect(presserTroubles(foot('straight', 12, 12), 5, null)).toEqual([]);
+    expect(presserTroubles(foot('straight', 12, 12), 7, null)).toEqual(['too-narrow']);
+    expect(presserTroubles(foot('zigzag', 18, 14), 5, 60)).toEqual(['too-long']);
+    expect(presserTroubles(foot('blind', 20, 12), 5, 60)).toEqual(['no-presser']);
+    const drawer = [foot('blind', 30, 8), foot('zigzag', 18, 14), foot('straight', 12, 12)];
+    expect(bestPresser(drawer, 5, 60)).toBe(drawer[2]);
+    expect(bestPresser([], 5, 60)).toBeNull();
+  });
 });

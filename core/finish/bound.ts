@@ -14,6 +14,9 @@ import {
   coverSchool,
   covered,
   curveSchool,
+  elasticSchool,
+  pullSchool,
+  shorterSchool,
   stripSource,
   woven,
 } from './parts/binding-schools';
@@ -27,6 +30,7 @@ import {
   swingsAcross,
   zigzagOnElastic,
 } from './parts/binding-starting';
+import type { Pattern } from '../stitch/stitch';
 import { bindingSteps } from './parts/binding-work';
 import { coverSpan } from './parts/cover';
 import { asLength } from './parts/margin-parts';
@@ -142,6 +146,14 @@ function freeLayersOf(variant: string): number {
   }
 }
 
+/** What sews through front and back at once; a woven strip also goes on with a chain or a cover. */
+function sewnPatterns(variant: string): readonly Pattern[] {
+  if (variant === 'satin') return ['zigzag', 'three-step', 'straight'];
+  return variant === 'seam-allowances'
+    ? ['straight']
+    : ['straight', 'chain', 'cover-left', 'cover-right'];
+}
+
 /** A strip wrapped round the edge. */
 export const bound: Finish = {
   id: 'bound',
@@ -193,7 +205,10 @@ export const bound: Finish = {
       startMm: 6,
     },
   },
-  schools: [attachSchool, coverSchool, stripSource, curveSchool],
+  schools: [
+    ...[attachSchool, coverSchool, elasticSchool, stripSource],
+    ...[shorterSchool, pullSchool, curveSchool],
+  ],
   needs: (variant) =>
     covered.includes(variant)
       ? variant === 'fold-over-elastic'
@@ -209,19 +224,24 @@ export const bound: Finish = {
             feet: [],
           }
       : {
-          machineKinds: ['lockstitch', 'straight-stitch'],
-          patterns: variant === 'satin' ? ['zigzag', 'three-step', 'straight'] : ['straight'],
+          machineKinds:
+            variant === 'double-fold' || variant === 'single-fold'
+              ? ['lockstitch', 'straight-stitch', 'coverstitch']
+              : ['lockstitch', 'straight-stitch'],
+          patterns: sewnPatterns(variant),
           feet:
             variant === 'satin'
               ? ['walking', 'zigzag']
-              : ['edge-guide', 'binder', 'binder-attachment', 'straight', 'zigzag'],
+              : ['edge-guide', 'binder', 'binder-attachment', 'straight', 'zigzag', 'clear'],
         },
   contradictions,
   folds,
   steps: (request) => bindingSteps(request, folds(foldsAsSewn(request)).layersAtStitch),
-  passes({ wish, cloth, strip, schools }) {
+  passes({ wish, cloth, strip, schools, machineKind }) {
     if (covered.includes(wish.variant) || wish.variant === 'satin') return [];
     if ((schools['attach'] ?? 'by-hand') !== 'by-hand') return [];
+    // A coverstitch machine wraps and sews at once.
+    if (machineKind === 'coverstitch') return [];
     const { tuckInMm } = stripOf({ wish, cloth, strip });
     return tuckInMm < 3
       ? []
@@ -282,17 +302,24 @@ export const bound: Finish = {
         })
       : bindingMargin({
           layers: freeLayersOf(variant),
-          startingLength: ({ fold, cloth, strip, stitch }) =>
-            variant === 'satin' && swingsAcross(stitch)
-              ? satinLength
-              : asLength(straightLength(folds({ wish: fold, cloth, strip }).stackMm)),
-          ...(variant === 'satin'
+          startingLength: ({ fold, cloth, strip, stitch, machine }) =>
+            machine.kind === 'coverstitch'
+              ? coverLength
+              : variant === 'satin' && swingsAcross(stitch)
+                ? satinLength
+                : asLength(straightLength(folds({ wish: fold, cloth, strip }).stackMm)),
+          ...(variant !== 'satin'
             ? {
+                spanWidth: ({ machine, stitch }: SewingPlan) =>
+                  machine.kind === 'coverstitch' && stitch.pattern !== 'chain'
+                    ? coverSpan(machine)
+                    : null,
+              }
+            : {
                 spanWidth: ({ stitch }: SewingPlan) => (swingsAcross(stitch) ? satinSwing : null),
                 // Beyond its turn nothing of a satin is doubled that a stitch could hold.
                 mostFromFoldMm: ({ fold }: SewingPlan) =>
                   Math.max(2 * nearestToFoldMm, (fold.turnMm ?? 0) - satinSwing.value),
-              }
-            : {}),
+              }),
         }),
 };

@@ -16,6 +16,7 @@ const stitchNames: Partial<Readonly<Record<Pattern, string>>> = {
   'overcast-stretch': 'stretch overcasting stitch',
   shell: 'shell stitch',
   fringe: 'close wide zigzag',
+  chain: 'chain stitch',
 };
 
 export const stitchName = (pattern: Pattern): string => stitchNames[pattern] ?? 'its own stitch';

@@ -11,6 +11,8 @@ export interface EdgeQuestions {
   readonly short: boolean;
   /** There is a second one that has to come out the same. */
   readonly paired: boolean;
+  /** A strip goes round corners. */
+  readonly boundCorners: boolean;
 }
 
 /** A question that the edge brings up, whichever finish it gets. */
@@ -98,6 +100,28 @@ export const edgeSchools: readonly EdgeSchool[] = [
         id: 'copied',
         name: 'Copied from the first',
         costs: [said('copied', 'Quick, and both are the same; so is a slip.')],
+      },
+    ],
+  },
+  {
+    id: 'binding-corner',
+    askedBy: 'boundCorners',
+    question: 'How is a bound corner turned?',
+    ways: [
+      {
+        id: 'machine',
+        name: 'Mitred, a line of stitching down the fold',
+        costs: [said('machine', 'Holds in every wash; the line shows on both faces.')],
+      },
+      {
+        id: 'hand',
+        name: 'Mitred, closed by hand',
+        costs: [said('hand', 'Nothing shows; some minutes for each corner, back and front.')],
+      },
+      {
+        id: 'rounded',
+        name: 'Rounded, no mitre',
+        costs: [said('rounded', 'Bound in one go like a curve; the corner is cut off the cloth.')],
       },
     ],
   },

@@ -1,5 +1,6 @@
 import type { Cloth } from '../cloth/cloth';
 import type { Fact } from '../fact';
+import type { FootKind } from '../kit/foot-kind';
 import type { PassNeed } from './kit-need';
 
 /** One of the answers to a question on which practitioners differ. */
@@ -9,6 +10,8 @@ export interface SchoolWay {
   readonly costs: readonly Fact[];
   /** What it takes besides what the finish takes. */
   readonly needs?: PassNeed;
+  /** What of the drawer folds the strip in it: a foot, or an attachment before the foot. */
+  readonly attaches?: FootKind;
   /** Whether it does on a cloth; on any when left out. */
   suits?(cloth: Cloth): boolean;
   /** Wherever it suits it goes before the others: it spares their work. */

@@ -1,5 +1,6 @@
 import type { Cloth } from '../cloth/cloth';
 import type { Purpose } from '../edge/purpose';
+import type { Binder } from '../kit/binder';
 import type { Foot } from '../kit/foot';
 import type { Machine } from '../kit/machine';
 import type { FaultWeights } from '../margin/cost';
@@ -33,6 +34,8 @@ export interface SewingPlan {
   readonly strip?: Cloth | null | undefined;
   /** What is wanted of the stitches, where that decides their length; even when nobody said. */
   readonly aim?: Aim | undefined;
+  /** What folds the strip at the needle, and how it stands; none when left out. */
+  readonly binder?: Binder | null | undefined;
   /** What steadies the work besides the foot; a bare hand and a pressed crease when left out. */
   readonly aids?: WorkAids | undefined;
 }

@@ -4,6 +4,7 @@ import type { EdgeShape } from '../edge/shape';
 import type { Joining, OldHem, Pairing } from '../edge/state';
 import type { Purpose } from '../edge/purpose';
 import type { Reasoned, Values } from '../fact';
+import type { Binder } from '../kit/binder';
 import type { DialSettings } from '../kit/dial-steps';
 import type { Foot } from '../kit/foot';
 import type { FootKind } from '../kit/foot-kind';
@@ -132,6 +133,8 @@ export interface WorkRequest {
   readonly edge: WorkEdge;
   /** What a binding is made of; the cloth itself when left out. */
   readonly strip?: Cloth | null | undefined;
+  /** What folds the strip at the needle, and how it stands; none when left out. */
+  readonly binder?: Binder | null | undefined;
   /** What is known of thread and fibre. */
   readonly threading?: Threading | undefined;
   /** What it is sewn with, where that is worked out. */

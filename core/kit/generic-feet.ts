@@ -17,6 +17,8 @@ export interface GenericFoot {
   readonly mouthMm: number | null;
   /** The strip it folds. */
   readonly stripMm: number | null;
+  /** The travel of its flange; null for one that has none. */
+  readonly flangeMm: IntervalMm | null;
   readonly specs: Foot;
   readonly soleMm: {
     readonly widthMm: number;
@@ -37,7 +39,7 @@ type Row = readonly [
   guide: number | IntervalMm,
   /** Sole width, needle to toe, needle to heel. */
   soleMm: readonly [number, number, number],
-  more?: Partial<Pick<GenericFoot, 'channelMm' | 'mouthMm' | 'stripMm'>> & {
+  more?: Partial<Pick<GenericFoot, 'channelMm' | 'mouthMm' | 'stripMm' | 'flangeMm'>> & {
     standOffMm?: number;
     besideMm?: IntervalMm;
     references?: readonly FootReference[];
@@ -109,8 +111,8 @@ const rows: readonly Row[] = [
   ['wide-12', 'Wide hemmer, 12 mm', 'wide-hemmer', [-1.5, 1.5], 'edge', [-4, -1], [26, 24, 14], { channelMm: 12 }],
   ['wide-25', 'Wide hemmer, 25 mm', 'wide-hemmer', [-1.5, 1.5], 'edge', [-4, -1], [40, 34, 14], { channelMm: 25 }],
   ['edge-guide', 'Edge-guide foot', 'edge-guide', [-1.5, 1.5], 'bar', 2, [19, 13, 14]],
-  ['binder-foot', 'Binder foot', 'binder', [-2.5, 2.5], 'edge', 1.5, [24, 18, 14], { mouthMm: 26, stripMm: 24 }],
-  ['binder-10', 'Binder attachment, narrow', 'binder-attachment', [-3, 3], 'edge', 2, [18, 12, 14], { mouthMm: 44, stripMm: 40, standOffMm: 12 }],
+  ['binder-foot', 'Binder foot, adjustable', 'binder', [-2.5, 2.5], 'edge', [-6, 2.5], [24, 18, 14], { mouthMm: 42, flangeMm: [10, 40] }],
+  ['binder-10', 'Binder attachment, narrow', 'binder-attachment', [-3, 3], 'edge', [-8, 2], [18, 12, 14], { mouthMm: 44, stripMm: 40, standOffMm: 12 }],
   ['tacking', 'Tacking attachment', 'tacking-attachment', [-3, 3], 'blade', [-2, 2], [22, 16, 14]],
   ['zipper', 'Zipper foot', 'zipper', null, 'edge', -1, [5, 12, 14], { besideMm: [-6, -1], references: zipperReferences }],
   ['walking', 'Walking foot', 'walking', [-3.5, 3.5], 'mark', -3, [26, 16, 18], { references: toedReferences('mark', 3, 13) }],
@@ -121,6 +123,7 @@ export const genericFeet: readonly GenericFoot[] = rows.map(
   ([id, name, kind, slotMm, guidance, guide, [widthMm, toeMm, heelMm], more = {}]) => ({
     ...{ id, name, kind, channelMm: more.channelMm ?? null },
     ...{ mouthMm: more.mouthMm ?? null, stripMm: more.stripMm ?? null },
+    flangeMm: more.flangeMm ?? null,
     specs: {
       slotMm,
       guidance,

@@ -104,7 +104,8 @@ test('what an edge asks hangs on its turn', () => {
   const work = workOn(finish, 'equal', { closed: true, crossings: seams });
   const edge = { ...work.edge, shape: 'inside-curve' as const, minRadiusMm: 70 };
   const asked = edgeQuestionsOf(finish, { ...work, edge }, 20);
-  expect(asked).toEqual({ roundWithSeams: true, eased: false, short: true, paired: false });
+  const nothing = { paired: false, boundCorners: false };
+  expect(asked).toEqual({ roundWithSeams: true, eased: false, short: true, ...nothing });
   expect(edgeQuestionsOf(finish, { ...work, edge }, null).short).toBe(false);
   const flare = { ...work.edge, shape: 'circle' as const, lengthMm: 4400 };
   expect(edgeQuestionsOf(finish, { ...work, edge: flare }, 20).eased).toBe(true);

@@ -4,7 +4,7 @@ import { startingNeedle } from '../kit/needle';
 import type { PlanFacts } from './of-records';
 
 /** What a plan starts with before a finish is taken for its edge. */
-export interface NewPlan extends Omit<PlanFacts, 'reference' | 'schools'> {
+export interface NewPlan extends Omit<PlanFacts, 'reference' | 'schools' | 'placing'> {
   /** None is taken until somebody takes one. */
   readonly finish: null;
   readonly thread: ThreadMatch;
@@ -13,6 +13,9 @@ export interface NewPlan extends Omit<PlanFacts, 'reference' | 'schools'> {
   readonly reference: null;
   /** A binding of the cloth itself. */
   readonly stripClothId: null;
+  /** Folded by hand. */
+  readonly attachmentId: null;
+  readonly placing: null;
 }
 
 /** The longest thread one accepts on the right side in a matching colour, mm. Starting guess. */
@@ -25,6 +28,8 @@ export const plainWish = {
   threadColour: null,
   reference: null,
   stripClothId: null,
+  attachmentId: null,
+  placing: null,
 } as const;
 
 /**

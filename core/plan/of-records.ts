@@ -10,8 +10,9 @@ import type { Finish } from '../finish/finish';
 import type { FoldWish } from '../finish/fold-request';
 import type { Aim, SewingPlan } from '../finish/sewing-plan';
 import type { WorkRequest } from '../finish/work';
+import { withAttachment, type Binder, type Placing } from '../kit/binder';
 import type { FootKind } from '../kit/foot-kind';
-import type { Foot } from '../kit/foot';
+import type { Foot, IntervalMm } from '../kit/foot';
 import type { DialSettings } from '../kit/dial-steps';
 import type { Machine } from '../kit/machine';
 import { footUnder, ownFootOf } from '../kit/own-foot';
@@ -46,6 +47,8 @@ export interface PlanFacts {
   /** The reference one chose; null for the best. */
   readonly reference: string | null;
   readonly schools: Readonly<Record<string, string>>;
+  /** How what folds the strip stands; null for as usual. */
+  readonly placing?: Placing | null;
 }
 
 /** A foot of the drawer as it is kept. */
@@ -53,6 +56,10 @@ export interface FootFacts {
   readonly name: string;
   readonly kind: FootKind;
   readonly specs: Foot;
+  /** What a binder takes; null for any other. */
+  readonly mouthMm?: number | null;
+  readonly stripMm?: number | null;
+  readonly flangeMm?: IntervalMm | null;
 }
 
 /** A cloth's properties with what its home tests say besides. */
@@ -70,6 +77,8 @@ export interface PlanRecords {
   readonly strip: { readonly properties: KeptCloth } | null;
   readonly machine: { readonly specs: Machine };
   readonly foot: FootFacts;
+  /** What folds the strip before the foot; none when left out. */
+  readonly attachment?: FootFacts | null;
   /** What the thread is spun from, where that is known. */
   readonly threadFibre?: Fibre | null;
 }
@@ -86,8 +95,10 @@ function clothOf({ properties }: { readonly properties: KeptCloth }): Cloth {
  * `alongBest`.
  */
 export function sewingPlanOf(records: PlanRecords): SewingPlan {
-  const { edge, plan, machine, foot, strip } = records;
-  const under = footUnder(machine.specs, foot);
+  const { edge, plan, machine, foot, strip, attachment = null } = records;
+  const own = footUnder(machine.specs, foot);
+  const under = attachment ? withAttachment(own, attachment.specs) : own;
+  const folds = attachment ?? (foot.kind === 'binder' ? foot : null);
   const { lengthMm, purpose } = edge;
   const minRadiusMm = ridingRadiusMm(edge);
   return {
@@ -102,10 +113,17 @@ export function sewingPlanOf(records: PlanRecords): SewingPlan {
     faultWeights: plan.faultWeights,
     aim: plan.aim,
     skill: 1,
-    aids: workAids(foot.kind, plan.schools),
+    aids: workAids((attachment ?? foot).kind, plan.schools),
+    ...(folds ? { binder: binderOf(folds, plan.placing ?? null) } : {}),
     ...(strip ? { strip: clothOf(strip) } : {}),
   };
 }
+
+/** A binder as it stands. */
+const binderOf = (
+  { mouthMm = null, stripMm = null, flangeMm = null }: FootFacts,
+  placing: Placing | null,
+): Binder => ({ mouthMm, stripMm, flangeMm, placing: placing ?? {} });
 
 /** The name of the foot that is really on: the chosen one's, or that of the machine's own. */
 export function footNameOn(machine: { readonly specs: Machine }, foot: FootFacts): string {
@@ -142,6 +160,7 @@ export function workRequestOf(
       ...{ oldHem, shape, turnDegrees, joined, crossings, form, pair },
     },
     strip: sewing.strip,
+    binder: sewing.binder,
     threading: { clothFibre: cloth.fibre, threadFibre },
     machineKind: sewing.machine.kind,
     schools: chosenWays(finish, sewing.fold.variant, schools, defaults),

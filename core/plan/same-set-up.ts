@@ -15,7 +15,7 @@ function canonical(value: unknown): string {
  * which a sample carries over. A sample brings its own checks, so the folds, the stitch and the eye
  * that judges may differ: what is pooled shares the hand, the cloth and the guide.
  */
-export function learningKey({ cloth, edge, machine, foot, aids }: SewingPlan): string {
+export function learningKey({ cloth, edge, machine, foot, aids, binder }: SewingPlan): string {
   // How high the foot lifts and what else it can sew have no part in where a stitch lands.
   const {
     presserLiftMm: _lift,
@@ -31,6 +31,8 @@ export function learningKey({ cloth, edge, machine, foot, aids }: SewingPlan): s
     radius: edge.minRadiusMm,
     machine: swinging,
     foot: { slotMm, besideMm, guidance, guide, shank },
+    // How a binder stands is a part of what leads the edge.
+    placing: binder?.placing,
     aids: { press: 'crease', wrap: 'hand', ...aids },
   });
 }

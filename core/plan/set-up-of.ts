@@ -6,6 +6,7 @@ import type { DriftSource } from '../margin/check';
 import { normalDrift } from '../margin/normal';
 import { creepMm, spreadMm } from '../margin/drift';
 import type { SetUp } from '../margin/set-up';
+import { binderIssues } from '../kit/binder';
 import type { IntervalMm } from '../kit/foot';
 import { patternsOf } from '../kit/machine';
 import { needleRadiusMm } from '../kit/needle';
@@ -57,6 +58,13 @@ function kitIssues(finish: Finish, plan: SewingPlan): Issue[] {
     );
   }
   return [...issues, ...footIssues(plan)];
+}
+
+/** A strip that does not go through what folds it. */
+function stripIssues(finish: Finish, { fold: wish, cloth, strip, binder }: SewingPlan): Issue[] {
+  if (!binder) return [];
+  const plan = finish.folds({ wish, cloth, strip }).strip;
+  return plan ? binderIssues(binder, plan.widthMm) : [];
 }
 
 /** Two needles on one shank that are too far apart for the foot or the plate. */
@@ -125,7 +133,7 @@ export function setUpOf(finish: Finish, plan: SewingPlan, learned: Beliefs = {})
   refuseFold(finish, { wish: plan.fold, cloth: plan.cloth }, 'fold.');
   const margin = marginOfPlan(finish, plan.fold.variant);
   const whole = wholePlan(finish, plan);
-  const issues = kitIssues(finish, whole);
+  const issues = [...kitIssues(finish, whole), ...stripIssues(finish, whole)];
   if (issues.length > 0) throw new Impossible(issues);
   const byRule = Object.fromEntries(
     Object.entries(ruleSpreads(finish, plan)).map(([source, sigma]): [string, DriftBelief] => [

@@ -97,11 +97,12 @@ const ruled = [
   ...['overlapMm', 'firstMm', 'lastMm', 'beforeEndMm', 'belowMm', 'chainMm', 'notchMm', 'rubMm'],
   ...['pinMm', 'satinEndMm', 'satinStopMm', 'startAtMm', 'maxStackMm', 'soleMm', 'shimMm'],
   ...['longerMm', 'radiusMm', 'clipMm', 'everyMm', 'gapMm', 'overMm'],
-  ...['anchorWidthMm', 'anchorLengthMm'],
+  ...['anchorWidthMm', 'anchorLengthMm', 'standOffMm', 'tipMm'],
 ];
 
 /** Lengths that are sums of two in force. */
 const combined: Readonly<Record<string, (work: WorkRequest) => number>> = {
+  mitreMm: ({ wish }) => (wish.depthMm ?? 0) * Math.SQRT2,
   fromRidgeMm: ({ wish, sewn: of }) => (wish.shortenMm ?? 0) / 2 + (of?.checks['ditch'] ?? 0),
   thinMm: ({ wish }) => 2 * (wish.channelMm ?? 0),
   foldMm: ({ wish }) =>

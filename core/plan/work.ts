@@ -58,6 +58,7 @@ export function edgeQuestionsOf(
     eased: fits.some((it) => it.kind === 'full' && it.way === 'eased'),
     short: fits.some(({ kind }) => kind === 'short'),
     paired: edge.pair === 'pair',
+    boundCorners: edge.cornered && worked.includes('strip'),
   };
 }
 

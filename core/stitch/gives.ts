@@ -26,6 +26,7 @@ const byPattern: Readonly<Record<Pattern, number>> = {
   'cover-right': 200,
   'cover-wide': 200,
   'cover-three': 200,
+  chain: 60,
 };
 
 /** Starting guess: under two needles the bobbin thread goes to and fro, and gives. */

@@ -54,6 +54,7 @@ const fixed: Readonly<Partial<Record<Pattern, Repeat>>> = {
   'overedge-two': needles(1),
   'rolled-three': needles(1),
   'rolled-two': needles(1),
+  chain: needles(0),
   'cover-left': needles(-1, 0),
   'cover-right': needles(0, 1),
   'cover-wide': needles(-1, 1),

@@ -26,4 +26,5 @@ export const stitchClass: Readonly<Record<Pattern, string>> = {
   'cover-right': '406',
   'cover-wide': '406',
   'cover-three': '407',
+  chain: '401',
 };

@@ -21,7 +21,10 @@ export const overedgePatterns = [
   'rolled-two',
 ] as const;
 /** Stitches of a coverstitch machine. */
-export const coverPatterns = ['cover-left', 'cover-right', 'cover-wide', 'cover-three'] as const;
+export const coverPatterns = [
+  ...(['cover-left', 'cover-right', 'cover-wide', 'cover-three'] as const),
+  'chain',
+] as const;
 /** What needles can sew. */
 export const patterns = [...lockPatterns, ...overedgePatterns, ...coverPatterns] as const;
 export type Pattern = (typeof patterns)[number];

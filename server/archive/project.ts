@@ -21,7 +21,7 @@ export function shareOf(projectId: string): Share {
   return {
     cloths,
     machines: `id IN (${ofPlans('machineId')})`,
-    feet: `id IN (${ofPlans('footId')})`,
+    feet: `id IN (${ofPlans('footId')}) OR id IN (${ofPlans('attachmentId')})`,
     projects: `id = ${quoted(projectId)}`,
     edges: `projectId = ${quoted(projectId)}`,
     plans: `edgeId IN (${edges})`,

@@ -11,6 +11,7 @@ import { theFloor } from './migrations/0008-the-floor';
 import { bookInOrder } from './migrations/0009-book-in-order';
 import { measuredEdges } from './migrations/0010-measured-edges';
 import { levellingPlates } from './migrations/0011-levelling-plates';
+import { bindings } from './migrations/0012-bindings';
 import { Tables } from './tables';
 import { FolderTrouble } from './trouble';
 
@@ -27,6 +28,7 @@ export const migrations: readonly Migration[] = [
   bookInOrder,
   measuredEdges,
   levellingPlates,
+  bindings,
 ];
 
 /** The number of the tables as this app knows them; it stands in the head of the file too. */

@@ -177,6 +177,7 @@ function scrapsOf(one: Earlier): BookEntry[] {
         symptoms,
         setUp,
         measured: null,
+        corners: null,
         pass: null,
       },
       settings: { widthMm, lengthMm, needlePositionMm, guideMm },

@@ -133,7 +133,10 @@ export const feet = parsed(footDraft, {
     channelMm: null,
     mouthMm: 44,
     stripMm: 40,
-    specs: { slotMm: [-3, 3], guidance: 'edge', guide: { atMm: 2 }, shank: 'low' },
+    specs: {
+      ...{ slotMm: [-3, 3], guidance: 'edge', shank: 'low' },
+      guide: { rangeMm: [-8, 2], stepMm: 0.5 },
+    },
     soleMm: { widthMm: 18, toeMm: 12, heelMm: 14, standOffMm: 12 },
     note: 'Screws to the bed; takes strips cut on the bias.',
   },

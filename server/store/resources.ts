@@ -209,7 +209,10 @@ export const resources: { readonly [T in RecordTable]: Resource<T> } = {
     filters: [],
     creatable: true,
     create: (change, draft) => asItIs(change, 'feet', draft),
-    users: [{ table: 'plans', by: 'footId' }],
+    users: [
+      { table: 'plans', by: 'footId' },
+      { table: 'plans', by: 'attachmentId' },
+    ],
   },
   needles: {
     table: 'needles',

@@ -85,6 +85,9 @@ export async function assemble(change: Change, draft: PlanDraft): Promise<Assemb
   const strip = draft.stripClothId
     ? await pointedAt(change, 'cloths', draft.stripClothId, 'stripClothId')
     : null;
+  const attachment = draft.attachmentId
+    ? draftOf(footDraft, await pointedAt(change, 'feet', draft.attachmentId, 'attachmentId'))
+    : null;
   refuseReference(foot.specs, draft.reference);
   const kept = sewingPlanOf({
     edge,
@@ -93,6 +96,7 @@ export async function assemble(change: Change, draft: PlanDraft): Promise<Assemb
     strip: strip && { properties: propertiesOf(strip) },
     machine,
     foot,
+    attachment,
   });
   return {
     finish,

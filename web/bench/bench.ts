@@ -31,6 +31,8 @@ export interface KeptPart {
   readonly machine: MachineRecord;
   /** As it is drawn and named: the one that is really on, as it is led. */
   readonly foot: FootRecord;
+  /** What folds the strip before it; null for none. */
+  readonly attachment: FootRecord | null;
   /** The cloth a binding is made of; null for the cloth of the edge. */
   readonly strip: ClothRecord | null;
 }

@@ -43,9 +43,9 @@ export function useEdgeBench(kept: Kept): Bench {
   const { judgement } = turning;
   const folds = useMemo(() => foldsAt(sewn, judgement), [sewn, judgement]);
   const work = useWork(kept, judgement);
-  const { cloth, machine, foot, strip, proposed, everyAttempt } = kept;
+  const { cloth, machine, foot, attachment, strip, proposed, everyAttempt } = kept;
   return {
-    ...{ edge, record, proposed, cloth, machine, foot, strip },
+    ...{ edge, record, proposed, cloth, machine, foot, attachment, strip },
     ...{ finish, margin, plan, set, folds },
     issues: issues.length > 0 ? issues : record.settings || !margin ? [] : solveIssues,
     ...work,

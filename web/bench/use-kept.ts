@@ -75,10 +75,11 @@ export function useKept(edgeId: string): KeptState {
   );
   const finish = chosen && finishById(chosen.finish);
   const strip = cloths.data?.find(({ id }) => id === chosen?.stripClothId) ?? null;
+  const attachment = feet.data?.find(({ id }) => id === chosen?.attachmentId) ?? null;
   const { plan, records } = useSewingPlan({
     edge: edge.data,
     chosen,
-    ...{ cloth, strip, machine, foot, finish },
+    ...{ cloth, strip, machine, foot, attachment, finish },
   });
   const led = useMemo(() => foot && plan && { ...foot, specs: plan.foot }, [foot, plan]);
   const kept = useMemo((): Kept | null => {
@@ -86,7 +87,8 @@ export function useKept(edgeId: string): KeptState {
     if (!of || !chosen || !record || !cloth || !machine || !led || !finish) return null;
     if (!plan || !records) return null;
     return {
-      ...{ edge: of, chosen, record, cloth, machine, foot: led, strip, finish, plan, records },
+      ...{ edge: of, chosen, record, cloth, machine, foot: led, attachment, strip },
+      ...{ finish, plan, records },
       proposed: stored?.finish === null,
       everyAttempt: attempts.data ?? noScraps,
       ways: preferences.data?.schools ?? noWays,
@@ -99,6 +101,7 @@ export function useKept(edgeId: string): KeptState {
     cloth,
     machine,
     led,
+    attachment,
     strip,
     finish,
     plan,

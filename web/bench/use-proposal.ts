@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { firstProposal, type Proposal } from '../../core/choose/proposal';
 import { rankConsidered } from '../../core/choose/score';
+import { bestPresser } from '../../core/kit/presser-beside';
 import { catalogue } from '../../core/finish/catalogue';
 import type {
   ClothRecord,
@@ -22,12 +23,27 @@ export type Taking = Pick<
   | 'fold'
   | 'machineId'
   | 'footId'
+  | 'attachmentId'
+  | 'placing'
   | 'stitch'
   | 'schools'
   | 'settings'
   | 'keptAttemptId'
   | 'ticks'
 >;
+
+/** What presses and what folds: an attachment needs a foot of the drawer behind it. */
+function feetOf(
+  found: FootRecord | undefined,
+  { footId }: PlanChoices,
+  feet: readonly FootRecord[],
+): Pick<Taking, 'footId' | 'attachmentId' | 'placing'> {
+  if (found?.kind !== 'binder-attachment') {
+    return { footId: found?.id ?? footId, attachmentId: null, placing: null };
+  }
+  const presser = bestPresser(feet, found.soleMm.widthMm / 4, null);
+  return { footId: presser?.id ?? footId, attachmentId: found.id, placing: null };
+}
 
 /** A proposal as a change of the plan; its dials and ticks start anew. */
 export function takingOf(
@@ -39,7 +55,7 @@ export function takingOf(
     finish,
     fold,
     machineId: (machine === null ? undefined : kit.machines[machine]?.id) ?? record.machineId,
-    footId: (foot === null ? undefined : kit.feet[foot]?.id) ?? record.footId,
+    ...feetOf(foot === null ? undefined : kit.feet[foot], record, kit.feet),
     stitch: stitch ?? record.stitch,
     schools: { ...schools, ...record.schools },
     settings: null,

@@ -15,21 +15,23 @@ interface Parts {
   readonly strip: ClothRecord | null;
   readonly machine: MachineRecord | undefined;
   readonly foot: FootRecord | undefined;
+  readonly attachment: FootRecord | null;
   readonly finish: Finish | undefined;
 }
 
 /** What is kept of a plan, as the sums take it; null until all of it is here. */
-export function useSewingPlan({ edge, chosen, cloth, strip, machine, foot, finish }: Parts): {
+export function useSewingPlan(parts: Parts): {
   readonly plan: SewingPlan | null;
   readonly records: PlanRecords | null;
 } {
+  const { edge, chosen, cloth, strip, machine, foot, attachment, finish } = parts;
   const threads = useList('threads').data;
   const threadFibre =
     threads?.find(({ use }) => use === 'all-purpose' || use === 'fine')?.fibre ?? null;
   const records = useMemo((): PlanRecords | null => {
     if (!edge || !cloth || !machine || !foot || !chosen) return null;
-    return { edge, plan: chosen, cloth, strip, machine, foot, threadFibre };
-  }, [edge, cloth, strip, machine, foot, chosen, threadFibre]);
+    return { edge, plan: chosen, cloth, strip, machine, foot, attachment, threadFibre };
+  }, [edge, cloth, strip, machine, foot, attachment, chosen, threadFibre]);
   const plan = useMemo(
     () =>
       records && finish ? wholePlan(finish, alongBestOrFirst(finish, sewingPlanOf(records))) : null,

@@ -22,6 +22,7 @@ export const patternNames: Readonly<Record<Pattern, string>> = {
   'cover-left': 'cover, left and middle',
   'cover-right': 'cover, middle and right',
   'cover-wide': 'cover, outer two needles',
+  chain: 'chain, one needle',
   'cover-three': 'cover, three needles',
 };
 

@@ -1,7 +1,9 @@
 import { guidanceSpreadMm, wrapSpreadMm } from '../../margin/drift';
 import type { Reasoned } from '../../fact';
 import type { FinishMargin, MarginWords } from '../finish-margin';
+import { binderSpreadMm, flangePlayMm } from '../../kit/binder';
 import type { SewingPlan } from '../sewing-plan';
+import { stripOf } from './binding';
 import { lineMargin } from './line-margin';
 import { swingCoefficients } from './margin-parts';
 
@@ -27,6 +29,14 @@ const words: MarginWords = {
 const widthMm = ({ fold }: SewingPlan) => fold.depthMm ?? 0;
 /** How much wider than its front the binding's back is. */
 const backWiderMm = ({ fold }: SewingPlan) => fold.extensionMm ?? 0;
+
+/** How far the back wanders before cloth and curve, mm: by what wraps it, and by a flange's play. */
+function wrapMm({ fold: wish, cloth, strip, aids, binder }: SewingPlan): number {
+  const ownMm = wrapSpreadMm[aids?.wrap ?? 'hand'];
+  return binder
+    ? binderSpreadMm(ownMm, flangePlayMm(binder, stripOf({ wish, cloth, strip }).widthMm))
+    : ownMm;
+}
 
 /** A straight line of stitches, or two lines at once: needles side by side, or a swing. */
 export interface BindingStitch {
@@ -91,9 +101,9 @@ export function bindingMargin(stitch: BindingStitch): FinishMargin {
     otherReferences: (plan, { guideMm }, hand) => [
       { source: 'wrap', name: 'back fold, underneath', atMm: guideMm - hand * backWiderMm(plan) },
     ],
-    baseSpreadMm: ({ foot, aids }) => ({
-      guide: guidanceSpreadMm[foot.guidance],
-      wrap: wrapSpreadMm[aids?.wrap ?? 'hand'],
+    baseSpreadMm: (plan) => ({
+      guide: guidanceSpreadMm[plan.foot.guidance],
+      wrap: wrapMm(plan),
     }),
     startingLength,
     regions: (plan) => [

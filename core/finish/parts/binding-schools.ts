@@ -1,9 +1,21 @@
-import type { School } from '../school';
+import type { MachineKind } from '../../kit/machine';
+import type { School, SchoolWay } from '../school';
 import { said } from './said';
 
 /** Variants of woven strips, and those a coverstitch machine puts on. */
 export const woven = ['double-fold', 'single-fold', 'seam-allowances'];
 export const covered = ['knit-strip', 'fold-over-elastic'];
+
+const onSewing: readonly MachineKind[] = ['lockstitch', 'straight-stitch'];
+
+const folds = (feet: 'binder' | 'binder-attachment'): Pick<SchoolWay, 'attaches' | 'needs'> => ({
+  attaches: feet,
+  needs: {
+    machineKinds: feet === 'binder' ? onSewing : [...onSewing, 'coverstitch'],
+    patterns: [],
+    feet: [feet],
+  },
+});
 
 export const attachSchool: School = {
   id: 'attach',
@@ -18,7 +30,13 @@ export const attachSchool: School = {
     {
       id: 'binder-foot',
       name: 'Binder foot',
-      costs: [said('binder-foot', 'One pass; needs a ready-folded strip and gentle curves.')],
+      costs: [
+        said(
+          'binder-foot',
+          'One pass, any width in its range; needs a folded strip and gentle curves.',
+        ),
+      ],
+      ...folds('binder'),
     },
     {
       id: 'binder-attachment',
@@ -26,6 +44,7 @@ export const attachSchool: School = {
       costs: [
         said('binder-attachment', 'One pass from a flat strip; stand it off further on a curve.'),
       ],
+      ...folds('binder-attachment'),
     },
   ],
 };
@@ -80,6 +99,99 @@ export const coverSchool: School = {
       id: 'attachment',
       name: 'Through a binder attachment',
       costs: [said('attachment', 'Even front and back; one width only, and it must stand off.')],
+      ...folds('binder-attachment'),
     },
   ],
 };
+
+export const elasticSchool: School = {
+  id: 'attach-elastic',
+  question: 'How is the elastic led?',
+  variants: ['fold-over-elastic'],
+  ways: [
+    {
+      id: 'by-hand',
+      name: 'Folded and led by hand',
+      costs: [said('by-hand', 'Nothing to buy; both hands hold the fold.')],
+    },
+    {
+      id: 'binder',
+      name: 'In a woven binder',
+      costs: [
+        said('binder', 'Kept in its middle with tape, and the binder moved right up to the foot.'),
+      ],
+      ...folds('binder-attachment'),
+    },
+    {
+      id: 'stretched',
+      name: 'Stretched on a sewing machine',
+      costs: [said('stretched', 'Zigzagged, pulled a little before and behind; no coverstitch.')],
+    },
+  ],
+};
+
+/** How much shorter than the edge a strip that gives is cut, as a share. Starting guesses. */
+const shorter: Readonly<Record<string, number>> = {
+  'as-long': 0,
+  little: 0.05,
+  taut: 0.1,
+  openings: 0.1,
+  'legs-waist': 0.2,
+};
+
+export const shorterSchool: School = {
+  id: 'strip-shorter',
+  question: 'How long is a knit strip on an inside curve?',
+  variants: ['knit-strip'],
+  ways: [
+    {
+      id: 'little',
+      name: 'A twentieth shorter',
+      costs: [said('little', 'Lies in towards the body; the edge is pulled by next to nothing.')],
+    },
+    {
+      id: 'as-long',
+      name: 'As long as the edge',
+      costs: [said('as-long', 'Nothing pulls; a soft knit may stand away at the neck.')],
+    },
+    {
+      id: 'taut',
+      name: 'A tenth shorter',
+      costs: [said('taut', 'Hugs; only for a strip that goes back to its length when let go.')],
+    },
+  ],
+};
+
+export const pullSchool: School = {
+  id: 'elastic-pull',
+  question: 'How much is the elastic pulled?',
+  variants: ['fold-over-elastic'],
+  ways: [
+    {
+      id: 'openings',
+      name: 'A tenth, for necks and armholes',
+      costs: [said('openings', 'Holds the edge in without gathering it.')],
+    },
+    {
+      id: 'legs-waist',
+      name: 'A fifth, for legs and waists',
+      costs: [said('legs-waist', 'Holds on to the body; the edge gathers a little.')],
+    },
+  ],
+};
+
+/**
+ * How much shorter than its edge a strip is cut by the ways chosen: a knit strip on an inside curve,
+ * elastic anywhere. Source: docs/formulas.md, “Strips”.
+ *
+ * @param onInsideCurve whether the edge curves inwards, as a neck does
+ */
+export function shorterShareOf(
+  variant: string,
+  ways: Readonly<Record<string, string>>,
+  onInsideCurve: boolean,
+): number {
+  if (variant === 'fold-over-elastic') return shorter[ways['elastic-pull'] ?? 'openings'] ?? 0.1;
+  if (variant !== 'knit-strip' || !onInsideCurve) return 0;
+  return shorter[ways['strip-shorter'] ?? 'little'] ?? 0.05;
+}

@@ -1,13 +1,16 @@
 import type { WorkRequest, WorkStep, Workplace } from '../work';
 import { swingEveryMm } from '../../edge/swing';
+import { usualStandOffMm, usualTipMm } from '../../kit/binder';
+import { leastCornerRadiusMm } from '../../strip/round-corner';
 import { stitchFromFrontMm, stripOf } from './binding';
-import { covered } from './binding-schools';
+import { covered, shorterShareOf, woven } from './binding-schools';
 import { dialsClause, ridesClause } from '../dials-clause';
 import { course } from './course';
 import { along, home, once, step } from './said';
 import { lastPress } from './work';
 
-function stripSteps({ wish, cloth, strip, schools }: WorkRequest): WorkStep[] {
+function stripSteps(request: WorkRequest): WorkStep[] {
+  const { wish, cloth, strip, schools } = request;
   const { widthMm, cutting, foldsAtMm } = stripOf({ wish, cloth, strip });
   if (cutting === 'none') return [];
   if (schools['strip-source'] === 'ready-made' && cutting === 'bias') {
@@ -43,7 +46,7 @@ function stripSteps({ wish, cloth, strip, schools }: WorkRequest): WorkStep[] {
           { widthMm },
           ['cutter'],
         ),
-    ...(!throughAttachment(schools) && first > 0
+    ...(!throughAttachment(request) && first > 0
       ? [
           step(
             'fold-strip',
@@ -57,22 +60,35 @@ function stripSteps({ wish, cloth, strip, schools }: WorkRequest): WorkStep[] {
   ];
 }
 
-/** Whether a flat strip is folded by an attachment while it is sewn. */
-const throughAttachment = (schools: WorkRequest['schools']) =>
-  schools['attach'] === 'binder-attachment' || schools['attach-cover'] === 'attachment';
+/** The way chosen of putting it on, by the school that the variant has; none for satin. */
+function attachWay({ wish: { variant }, schools }: Pick<WorkRequest, 'wish' | 'schools'>) {
+  if (woven.includes(variant)) return schools['attach'];
+  if (variant === 'knit-strip') return schools['attach-cover'];
+  return variant === 'fold-over-elastic' ? schools['attach-elastic'] : undefined;
+}
+
+/** Whether an attachment before the foot folds the strip while it is sewn. */
+const throughAttachment = (request: Pick<WorkRequest, 'wish' | 'schools'>) =>
+  ['binder-attachment', 'attachment', 'binder'].includes(attachWay(request) ?? '');
+
+/** Whether it is sewn on a coverstitch machine, which wraps in one pass. */
+const isCovered = ({ wish, machineKind }: WorkRequest) =>
+  machineKind === 'coverstitch' || (covered.includes(wish.variant) && machineKind === undefined);
 
 /** Whether elastic is zigzagged on where there is no coverstitch machine. */
-const isZigzagged = ({ wish, machineKind }: WorkRequest) =>
-  wish.variant === 'fold-over-elastic' && machineKind === 'lockstitch';
+const isZigzagged = ({ wish, machineKind, schools }: WorkRequest) =>
+  wish.variant === 'fold-over-elastic' &&
+  (machineKind === 'lockstitch' ||
+    (machineKind === undefined && schools['attach-elastic'] === 'stretched'));
 
 function machineOf(request: WorkRequest): Workplace {
   const {
     wish: { variant },
     schools,
   } = request;
-  const byAttachment = throughAttachment(schools);
+  const byAttachment = throughAttachment(request);
   if (isZigzagged(request)) return home('zigzag');
-  if (covered.includes(variant)) {
+  if (covered.includes(variant) || isCovered(request)) {
     return { machine: 'coverstitch', foot: byAttachment ? 'binder-attachment' : null };
   }
   if (variant === 'satin') return { machine: 'lockstitch', foot: 'walking' };
@@ -89,8 +105,8 @@ function footName(request: WorkRequest): string {
   } = request;
   if (isZigzagged(request)) return 'an open zigzag foot';
   if (variant === 'satin') return 'walking foot';
-  if (throughAttachment(schools)) return 'binder attachment';
-  if (covered.includes(variant)) return 'coverstitch foot';
+  if (throughAttachment(request)) return 'binder attachment';
+  if (covered.includes(variant) || isCovered(request)) return 'coverstitch foot';
   return schools['attach'] === 'binder-foot' ? 'binder foot' : 'edge-guide foot';
 }
 
@@ -124,7 +140,7 @@ function sewSteps(request: WorkRequest): WorkStep[] {
       step(
         'sew',
         at,
-        throughAttachment(schools)
+        throughAttachment(request)
           ? 'Strip alone first, then lay the edge into the mouth and keep it up in it; the line falls {fromFrontMm:fine} inside the front fold.'
           : isZigzagged(request)
             ? `Wrap, and zigzag {fromFrontMm:fine} inside the front edge, the elastic pulled a little: ${led}. Feel that the back lies under the swing.`
@@ -134,7 +150,18 @@ function sewSteps(request: WorkRequest): WorkStep[] {
       ),
     ];
   }
-  if ((schools['attach'] ?? 'by-hand') === 'by-hand') {
+  if (isCovered(request) && !throughAttachment(request)) {
+    return [
+      step(
+        'sew',
+        at,
+        `Wrap, and sew {fromFrontMm:fine} inside the front fold: ${led}. Feel that the back lies under the needle nearest to the fold.`,
+        values,
+        ['needle'],
+      ),
+    ];
+  }
+  if ((schools['attach'] ?? 'by-hand') === 'by-hand' && !throughAttachment(request)) {
     return [
       step(
         'sew',
@@ -160,7 +187,7 @@ function sewSteps(request: WorkRequest): WorkStep[] {
 function firstPass(request: WorkRequest): WorkStep[] {
   const { wish, cloth, strip, schools, passes } = request;
   if (covered.includes(wish.variant) || wish.variant === 'satin') return [];
-  if ((schools['attach'] ?? 'by-hand') !== 'by-hand') return [];
+  if (isCovered(request) || (schools['attach'] ?? 'by-hand') !== 'by-hand') return [];
   const { tuckInMm } = stripOf({ wish, cloth, strip });
   const first = passes?.['first']?.sewn ?? null;
   const dials = first && dialsClause(first);
@@ -177,46 +204,142 @@ function firstPass(request: WorkRequest): WorkStep[] {
   ];
 }
 
-/** A binder is fed before the edge is. */
-function feedStep(request: WorkRequest): WorkStep[] {
-  const { schools, wish } = request;
+/** An elastic strip, which a woven binder leads a little loosely. */
+const isElastic = ({ wish }: WorkRequest) => wish.variant === 'fold-over-elastic';
+
+/** The tightest inside curve of the edge; null where it has none. */
+const insideRadiusMm = ({ edge }: WorkRequest) =>
+  edge.shape === 'inside-curve' || edge.purpose === 'opening' ? edge.minRadiusMm : null;
+
+/** How far its mouth stands off the toe: as it is set, or as one begins. */
+const standOffMm = (request: WorkRequest) =>
+  request.binder?.placing.standOffMm ??
+  usualStandOffMm(isElastic(request), insideRadiusMm(request));
+
+/** A binder is set, and loaded before the edge is: flange, then the place, then the needle. */
+function loadingSteps(request: WorkRequest): WorkStep[] {
+  const { schools, wish, cloth, strip } = request;
+  const at = machineOf(request);
   const byFoot = schools['attach'] === 'binder-foot' && !covered.includes(wish.variant);
-  if (!throughAttachment(schools) && !byFoot) return [];
+  if (!throughAttachment(request) && !byFoot) return [];
+  const { widthMm: stripMm } = stripOf({ wish, cloth, strip });
   return [
+    byFoot
+      ? once(
+          2,
+          'set-flange',
+          at,
+          'Set the flange to the strip, {flangeMm:fine}; then the foot nearer or further, then the needle: in that order.',
+          { flangeMm: request.binder?.placing.flangeMm ?? stripMm },
+          ['power-off'],
+        )
+      : once(
+          3,
+          'lay-attachment',
+          at,
+          'Screw the attachment on {standOffMm} before the toe, its tip {tipMm} right of the needle. The foot beside it holds the whole strip, and is short where the edge curves.',
+          { standOffMm: standOffMm(request), tipMm: usualTipMm },
+          ['power-off'],
+        ),
+    ...(isElastic(request)
+      ? [
+          once(
+            1,
+            'centre-elastic',
+            at,
+            'Stick tape into both sides of the mouth until the elastic runs in its middle, its fold line on the fold.',
+          ),
+        ]
+      : []),
+    once(0.5, 'point-strip', 'table', 'Cut the end of the strip to a long point, at 45°.', {}, [
+      'cutter',
+    ]),
     once(
-      3,
-      'feed-strip',
-      machineOf(request),
-      'Cut the strip to a point at 45°, coax it through the mouth with a blunt tool, wrong side to the maker, pull it to and fro until the folds are even, and draw a spare length behind the needle.',
+      1.5,
+      'coax-strip',
+      at,
+      'Lay it in with its wrong side to you and coax the point through with something blunt, until it can be taken hold of behind.',
       {},
       ['power-off'],
+    ),
+    once(
+      0.5,
+      'even-folds',
+      at,
+      'Pull it to and fro until both folds are even, and draw a hand’s width behind the needle.',
+    ),
+    once(
+      1,
+      'strip-alone',
+      at,
+      'Sew a hand’s width of the strip alone: its back and its front must both lie under the stitch.',
+      {},
+      ['handwheel'],
+    ),
+    once(
+      0.5,
+      'hold-start',
+      at,
+      'Push the cloth’s edge all the way up into the mouth, hold the beginning down with a pin’s head or the blunt tool, and keep it up there as you go.',
+      {},
+      ['needle'],
+    ),
+    once(
+      0.5,
+      'lost-back',
+      at,
+      'A strip that suddenly looks wider has lost its back: needle down, draw the cloth out, pull the strip back until it folds again, and feed the edge in anew.',
     ),
   ];
 }
 
 /** The curve of a binding: the edge comes to the mouth as it curves, and is never pulled straight. */
-function curveSteps({ edge, sewn, ...request }: WorkRequest): WorkStep[] {
-  if (edge.minRadiusMm === null) return [];
+function curveSteps(request: WorkRequest): WorkStep[] {
+  const { edge, sewn, schools } = request;
+  const radiusMm = edge.minRadiusMm;
+  if (radiusMm === null) return [];
   const side = sewn?.smallerSideMm ?? null;
-  const at = machineOf({ edge, sewn, ...request });
-  return side === null || side <= 0
-    ? [
-        once(
+  const at = machineOf(request);
+  const bound = throughAttachment(request) || schools['attach'] === 'binder-foot';
+  return [
+    ...(bound
+      ? [
+          once(
+            0.5,
+            'curve-tick',
+            'table',
+            'Chalk a tick beside the mouth where each curve begins: there the attachment’s stand-off of {standOffMm} lets the strip turn.',
+            { standOffMm: standOffMm(request) },
+          ),
+        ]
+      : []),
+    side === null || side <= 0
+      ? once(
           0.5,
           'binding-curve',
           at,
           'In a curve let the edge come curved to the needle, stop and turn often; never pull edge or strip straight.',
-        ),
-      ]
-    : [
-        once(
+        )
+      : once(
           0.5,
           'binding-curve',
           at,
           'In a curve let the edge come curved to the needle and swing every {everyMm}: needle down, foot up, down again; never pull edge or strip straight.',
-          { everyMm: swingEveryMm(edge.minRadiusMm, side) },
+          { everyMm: swingEveryMm(radiusMm, side) },
         ),
-      ];
+    ...(isCovered(request) && !isZigzagged(request)
+      ? [
+          once(
+            0.3,
+            'watch-needles',
+            at,
+            'Watch the needle nearest to the fold: it leaves the binding first on a curve.',
+            {},
+            ['needle'],
+          ),
+        ]
+      : []),
+  ];
 }
 
 /** The last end of a satin goes under its mitre by this much, and the sewing stops so far before. */
@@ -272,14 +395,107 @@ function endsOf(request: WorkRequest): WorkStep[] {
   ];
 }
 
+/** What a strip gives along its length, percent: on the bias, and satin as it is woven. Starting guesses. */
+export const stripEasesPercent = (variant: string): number =>
+  variant === 'satin' ? 5 : covered.includes(variant) ? 40 : 20;
+
+/** The corners of a bound edge: rounded beforehand, or turned side by side with a mitre. */
 function corners(request: WorkRequest): WorkStep[] {
-  if (!request.edge.cornered) return [];
+  const { edge, schools, wish } = request;
+  if (!edge.cornered || schools['binding-corner'] === 'rounded') return [];
+  const at = machineOf(request);
+  const byHand = schools['binding-corner'] === 'hand';
+  const depthMm = wish.depthMm ?? 0;
+  const mitreMm = depthMm * Math.SQRT2;
   return [
     once(
-      8,
-      'mitre',
-      machineOf(request),
-      'At each corner sew to the end of the side, turn the work over, open the binding, fold the mitre at the back, then at the front, snug it up to the fold, and go on along the next side.',
+      2,
+      'corner-end',
+      at,
+      'Sew to the very end of the side, and take the work from under the foot.',
+    ),
+    once(1, 'corner-open', 'table', 'Turn it over and open the binding beyond the corner.'),
+    once(
+      2,
+      'mitre-back',
+      'table',
+      'Fold the mitre at the back first: from the corner inwards, {mitreMm} long at a right angle; pin it.',
+      { mitreMm },
+      ['pins'],
+    ),
+    once(
+      2,
+      'mitre-front',
+      'table',
+      'Then the same at the front, its fold on that of the back.',
+      { mitreMm },
+      ['pins'],
+    ),
+    once(
+      1,
+      'corner-snug',
+      at,
+      'Push the foot snug up to the mitre’s fold, secure, and sew along the next side.',
+      {},
+      ['needle'],
+    ),
+    byHand
+      ? once(4, 'mitre-close', 'hand', 'Close every mitre by hand, back and front.')
+      : once(
+          2,
+          'mitre-close',
+          at,
+          'When all sides are sewn, a line down each mitre, from the corner to the inner fold.',
+          {},
+          ['needle'],
+        ),
+  ];
+}
+
+/** Corners that are cut round before anything is bound. */
+function roundedCorners({ edge, schools, wish }: WorkRequest): WorkStep[] {
+  if (!edge.cornered || schools['binding-corner'] !== 'rounded') return [];
+  return [
+    once(
+      4,
+      'round-corners',
+      'table',
+      'Round every corner with a plate or a tin: {radiusMm} or more, so that the strip lies round it without a pleat.',
+      { radiusMm: leastCornerRadiusMm(wish.depthMm ?? 0, stripEasesPercent(wish.variant)) },
+      ['cutter'],
+    ),
+  ];
+}
+
+/** A strip that gives is cut shorter than its edge by the way chosen. */
+function shorterSteps({ wish, schools }: WorkRequest): WorkStep[] {
+  const percent = Math.round(100 * shorterShareOf(wish.variant, schools, true));
+  if (percent === 0) return [];
+  return [
+    once(
+      2,
+      'strip-shorter',
+      'table',
+      wish.variant === 'fold-over-elastic'
+        ? 'Cut the elastic {percent} % shorter than the edge; mark both in quarters and pull it to them as you sew.'
+        : 'On an inside curve cut the strip {percent} % shorter than the edge; mark both in quarters, and ease to them.',
+      { percent },
+    ),
+  ];
+}
+
+/** What curls is starched, and tried on a scrap before and after. */
+function starchSteps({ cloth, strip, wish }: WorkRequest): WorkStep[] {
+  const curls = Math.max(cloth.curl, strip?.curl ?? 0);
+  if (curls < 2 || wish.variant === 'satin') return [];
+  return [
+    once(
+      6,
+      'starch',
+      'iron',
+      'It rolls: starch a scrap of the edge and of the strip, let it dry, press; if both lie flat and wash out again, do the same to the real ones.',
+      {},
+      ['starch', 'iron'],
     ),
   ];
 }
@@ -298,6 +514,7 @@ export function bindingSteps(request: WorkRequest, layers: number): WorkStep[] {
     at,
     footName: footName(request),
     measure: [
+      ...roundedCorners(request),
       trimMm > 0
         ? along(
             0.8,
@@ -317,7 +534,9 @@ export function bindingSteps(request: WorkRequest, layers: number): WorkStep[] {
           ),
     ],
     prepare: [
+      ...starchSteps(request),
       ...stripSteps(request),
+      ...shorterSteps(request),
       ...(blanket
         ? [
             along(
@@ -332,7 +551,7 @@ export function bindingSteps(request: WorkRequest, layers: number): WorkStep[] {
         : []),
       ...firstPass(request),
     ],
-    set: feedStep(request),
+    set: loadingSteps(request),
     layers,
     scrap: { text: 'wrapped as the edge is, {layers} layers', layers },
     look: 'is the back caught all along, and does the line keep to the fold?',

@@ -10,7 +10,7 @@ const cloth = (patch: Partial<ClothRecord> & { gsm?: number; mm?: number }): Clo
     ...{ id: 'c', version: 1, createdAt: '2026-01-01', updatedAt: '', name: 'Cloth', note: '' },
     ...{ weightClass: 'medium', like: null, fibre: null, colour: null, face: null, nap: null },
     ...{ shine: 'untested', pressNote: '', widthMm: null, lengthLeftMm: null, photoId: null },
-    tests: { construction: 'woven' },
+    ...{ tests: { construction: 'woven' }, readyMade: null },
     properties: {
       construction: rest.tests?.construction ?? 'woven',
       ...{ weightGsm: gsm, thicknessMm: mm, stretchPercent: 2, fray: 1, curl: 0, slip: 0 },

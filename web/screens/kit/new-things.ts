@@ -23,6 +23,7 @@ export const newFoot: FootDraft = {
   channelMm: null,
   mouthMm: null,
   stripMm: null,
+  flangeMm: null,
   specs: { slotMm: [-3.5, 3.5], guidance: 'blade', guide: { atMm: 0 } },
   soleMm: { widthMm: 18, toeMm: 12, heelMm: 14 },
   note: '',

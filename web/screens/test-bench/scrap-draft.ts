@@ -22,6 +22,8 @@ export interface ScrapDraft {
   readonly beforeMm: number | null;
   readonly afterMm: number | null;
   readonly lockMm: number | null;
+  /** Bound corners, and those that gape; null where nobody looked. */
+  readonly corners: { readonly n: number; readonly missed: number } | null;
   readonly symptoms: readonly SymptomId[];
   readonly verdict: Verdict | null;
   readonly photoId: string | null;
@@ -57,6 +59,7 @@ const blank = (): ScrapDraft => ({
   beforeMm: usualMarkMm,
   afterMm: null,
   lockMm: null,
+  corners: null,
   symptoms: [],
   verdict: null,
   photoId: null,
@@ -78,6 +81,7 @@ function isDraft(value: unknown): value is ScrapDraft {
     draft.dialValues !== null &&
     [draft.n, draft.short, draft.over, draft.also].every(isCount) &&
     [draft.beforeMm, draft.afterMm, draft.lockMm].every(isCount) &&
+    (draft.corners === null || typeof draft.corners?.n === 'number') &&
     typeof draft.more === 'object' &&
     draft.more !== null &&
     [draft.photoId, draft.sewnOn].every(isWord) &&

@@ -16,6 +16,7 @@ import { issueInWords, refusalInWords } from '../../words/refusals';
 import type { Bench } from '../../bench/bench';
 import { isLooped } from '../edge/looped';
 import { isMeasured, MeasuredFields, measuredOf } from './measured-fields';
+import { CornersFields, hasBoundCorners } from './corners-fields';
 import { CountsFields, troubleOf } from './counts-fields';
 import { useScrapDraft } from './scrap-draft';
 import { setValuesOf } from './set-values';
@@ -41,6 +42,7 @@ export function ScrapForm({ bench }: { bench: Bench }) {
   const possible = symptomsOf(situationOf(bench)).map(({ id }) => id);
   const symptoms = draft.symptoms.filter((id) => possible.includes(id));
   const looped = isLooped(plan);
+  const cornered = hasBoundCorners(bench);
   const sawSomething =
     (looped && measuredOf(draft) !== null) ||
     symptoms.length > 0 ||
@@ -76,6 +78,7 @@ export function ScrapForm({ bench }: { bench: Bench }) {
       dialValues: Object.fromEntries(setValuesOf(bench, draft).map(({ id, now }) => [id, now])),
       counts,
       measured: looped ? measuredOf(draft) : null,
+      corners: cornered ? draft.corners : null,
       pass: bench.pass?.id ?? null,
       symptoms: [...symptoms],
       verdict: draft.verdict,
@@ -123,6 +126,7 @@ export function ScrapForm({ bench }: { bench: Bench }) {
           set={setDraft}
         />
       )}
+      {cornered && <CornersFields draft={draft} set={setDraft} />}
       <VerdictChoice value={draft.verdict} onChange={(verdict) => setDraft({ verdict })} />
       <SewnAt bench={bench} sewn={sewn} />
       <label className="flex items-center gap-2 py-1">
