@@ -21,7 +21,7 @@ await build({
   },
   ssr: { noExternal: true },
 });
-const { runStudy, runDifferentialStudy } = await import(
+const { runStudy, runDifferentialStudy, runPlacingStudy } = await import(
   pathToFileURL(join(folder, 'study.mjs')).href
 );
 const [covered, walked] = process.argv[2]
@@ -29,6 +29,7 @@ const [covered, walked] = process.argv[2]
   : [500, 500];
 const rows = runStudy(covered, walked, (name) => console.error(`… ${name}`));
 const looped = runDifferentialStudy(covered);
+const placed = runPlacingStudy(walked);
 rmSync(folder, { recursive: true, force: true });
 
 const percent = (share) => `${(100 * share).toFixed(1)} %`;
@@ -64,5 +65,16 @@ for (const { name, reached: it } of looped) {
   const say = (n) => (n > 15 ? 'over 15' : n);
   console.log(
     `| ${name} | ${say(it.medianAdvised)} (${say(it.ninthAdvised)}) | ${say(it.medianTrial)} (${say(it.ninthTrial)}) | ${percent(it.trulyFlat)} |`,
+  );
+}
+
+console.log(
+  '\n| attachment | screwed on, off by | advised, median (nine of ten) | one adjustment at a time, median (nine of ten) |',
+);
+console.log('| --- | --- | --- | --- |');
+for (const { name, offMm, reached: it } of placed) {
+  const say = (n) => (n > 15 ? 'over 15' : n);
+  console.log(
+    `| ${name} | ${offMm} mm | ${say(it.medianAdvised)} (${say(it.ninthAdvised)}) | ${say(it.medianTrial)} (${say(it.ninthTrial)}) |`,
   );
 }

@@ -6,7 +6,7 @@ import { bestPresser, presserTroubles } from '../kit/presser-beside';
 import { foldPlanOf } from '../plan/fold-plan';
 import { stepsOf } from '../plan/work';
 import { bound } from './bound';
-import { shorterShareOf } from './parts/binding-schools';
+import { shorterShareOf } from '../strip/shorter';
 import { foldsOf, medium, workOn } from './wishes.fixture';
 
 const t = medium.thicknessMm;

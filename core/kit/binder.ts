@@ -42,7 +42,8 @@ const radiusThatDoublesMm = 40;
 export function usualStandOffMm(elastic: boolean, insideRadiusMm: number | null): number {
   if (elastic) return 0;
   const more = insideRadiusMm === null ? 0 : Math.min(1, radiusThatDoublesMm / insideRadiusMm);
-  return straightStandOffMm * (1 + more);
+  // To the half millimetre: nobody screws it on finer.
+  return Math.round(2 * straightStandOffMm * (1 + more)) / 2;
 }
 
 /** The foot that presses, with the edge led by an attachment before it. */

@@ -13,7 +13,10 @@ export const plainShiftSdMm = 0.5;
 /** Starting guess: standard deviation of ln σ around the rule. */
 export const plainLogSigmaSd = 0.35;
 
+/** Starting guess: the same for where an attachment was screwed on by eye, mm. */
+export const placedShiftSdMm = 1;
+
 /** The prior of a person of whom nothing is known. */
-export function plainPrior(sigmaMm: number): Prior {
-  return { shiftMm: 0, shiftSdMm: plainShiftSdMm, sigmaMm, logSigmaSd: plainLogSigmaSd };
+export function plainPrior(sigmaMm: number, shiftSdMm = plainShiftSdMm): Prior {
+  return { shiftMm: 0, shiftSdMm, sigmaMm, logSigmaSd: plainLogSigmaSd };
 }

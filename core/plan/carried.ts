@@ -1,7 +1,7 @@
 import type { Finish } from '../finish/finish';
 import type { SewingPlan } from '../finish/sewing-plan';
 import type { DriftSource } from '../margin/check';
-import { plainPrior, type Prior } from '../margin/prior';
+import { placedShiftSdMm, plainPrior, type Prior } from '../margin/prior';
 import { ruleSpreads } from './set-up-of';
 
 /** What was learned elsewhere about the drift of one source. */
@@ -23,7 +23,9 @@ export function priorsOf(
 ): Partial<Record<DriftSource, Prior>> {
   return Object.fromEntries(
     Object.entries(ruleSpreads(finish, plan)).map(([source, sigmaMm]): [string, Prior] => {
-      const plain = plainPrior(sigmaMm);
+      // What folds a strip is screwed on by eye: its place has an offset of its own.
+      const placed = plan.binder && source === 'guide';
+      const plain = plainPrior(sigmaMm, placed ? placedShiftSdMm : undefined);
       const { shift = null, skill = null } = carried[source as DriftSource] ?? {};
       return [
         source,

@@ -14,6 +14,7 @@ import type { Beliefs } from '../margin/belief';
 import { driftSources, type Check, type DriftSource } from '../margin/check';
 import { faultRange, type FaultRange } from '../margin/fault-range';
 import { learnedBelief, summarised, type Posterior } from '../margin/learn';
+import type { Prior } from '../margin/prior';
 import {
   driftCount,
   posteriorOfCounts,
@@ -132,14 +133,23 @@ function gridsOf(
 ): Partial<Record<DriftSource, PosteriorGrid>> {
   const priors = priorsOf(finish, plan, carried);
   // Sources are independent: each learns from the samples of its own checks alone.
-  return Object.fromEntries(
-    driftSources.flatMap((source): [DriftSource, PosteriorGrid][] => {
-      const counts = countsOfSource(finish, plan, samples, source);
-      const prior = priors[source];
-      if (!prior || (counts.length === 0 && !carried[source])) return [];
-      return [[source, posteriorOfCounts(counts, prior)]];
-    }),
-  );
+  const gridOf = (source: DriftSource, prior: Prior | undefined, anyway: boolean) => {
+    const counts = countsOfSource(finish, plan, samples, source);
+    if (!prior || (counts.length === 0 && !carried[source] && !anyway)) return null;
+    return posteriorOfCounts(counts, prior);
+  };
+  const grids: Partial<Record<DriftSource, PosteriorGrid>> = {};
+  for (const source of driftSources) {
+    const grid = gridOf(source, priors[source], false);
+    if (grid) grids[source] = grid;
+  }
+  // But one: what a binder folds comes out aside as a whole, so that where its front was found to
+  // run is where its back is looked for.
+  const { guide } = grids;
+  if (!plan.binder || !guide || !priors.wrap) return grids;
+  const { shiftMm } = summarised(guide);
+  const wrap = gridOf('wrap', { ...priors.wrap, shiftMm: priors.wrap.shiftMm + shiftMm }, true);
+  return wrap ? { ...grids, wrap } : grids;
 }
 
 /** Posteriors summed up. */

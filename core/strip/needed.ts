@@ -1,6 +1,9 @@
 /** What a join's seam takes on each side, mm. Starting guess. */
 export const usualJoinSeamMm = 6;
 
+/** A piece as there often is one, across and along the grain, where nobody said what is left, mm. */
+export const usualPieceMm = [1400, 300] as const;
+
 /** How a strip's two ends meet. */
 export const stripEnds = ['turned', 'overlap', 'diagonal'] as const;
 export type StripEnds = (typeof stripEnds)[number];

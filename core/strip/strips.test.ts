@@ -4,7 +4,10 @@ import { biasPlan } from './bias';
 import { neededMm } from './needed';
 import { packageFor } from './package';
 import { fewestFor, type OnCloth, type StripPiece } from './piece';
-import { tubeMm } from './tube';
+import { joinsAlong, noJoinsAtMm } from './along';
+import { cutStrip } from './cut';
+import { leastLengthMm, takings } from './taking';
+import { tubeDrawn, tubeMm } from './tube';
 
 const lengths = (min: number, max: number) =>
   fc.integer({ min: min * 10, max: max * 10 }).map((it) => it / 10);
@@ -117,5 +120,81 @@ describe('a package', () => {
         expect(wide / high).toBeCloseTo(a / b, 9);
       }),
     );
+  });
+});
+
+describe('what is taken of the cloth', () => {
+  const bias = { way: 'bias', stripMm: 32, ends: 'overlap', seamMm: 6 } as const;
+
+  test('is the least that is enough: five less is not', () => {
+    fc.assert(
+      fc.property(
+        lengths(300, 1500),
+        lengths(400, 3000),
+        fc.constantFrom('bias', 'across', 'tube'),
+        (wide, neededMm, way) => {
+          const asked = { ...bias, way, neededMm, clothMm: [wide, 1200] as const };
+          const least = leastLengthMm(asked);
+          if (least === null) {
+            expect(cutStrip(asked).enough).toBe(false);
+            return;
+          }
+          expect(cutStrip({ ...asked, clothMm: [wide, least] }).enough).toBe(true);
+          const less = least - 5.6;
+          if (less < 46) return;
+          expect(cutStrip({ ...asked, clothMm: [wide, less] }).enough).toBe(false);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
+  test('each more join saves cloth, and gives the strip from what it takes', () => {
+    fc.assert(
+      fc.property(lengths(300, 1500), lengths(400, 3000), (wide, neededMm) => {
+        const asked = { ...bias, neededMm, clothMm: [wide, 1200] as const };
+        const ways = takings(asked, 4);
+        expect(ways.length === 0).toBe(!cutStrip(asked).enough);
+        ways.forEach(({ pieces, lengthMm }, i) => {
+          const cut = cutStrip({ ...asked, clothMm: [wide, lengthMm] });
+          expect(cut.fewest).toBeLessThanOrEqual(pieces);
+          const before = ways[i - 1];
+          if (before) expect(lengthMm).toBeLessThan(before.lengthMm);
+        });
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  test('a tube keeps the cloth’s area, and its lines are a strip apart', () => {
+    const { outline, lines } = tubeDrawn([900, 500], 40);
+    const area = outline.reduce((sum, [x, y], i) => {
+      const [nx, ny] = outline[(i + 1) % outline.length]!;
+      return sum + (x * ny - nx * y) / 2;
+    }, 0);
+    expect(area).toBeCloseTo(900 * 500, 6);
+    const [[first], [second]] = [lines[0]!, lines[1]!];
+    // Square to 45°, a horizontal step is a √2 of it.
+    expect((second[0] - first[0]) / Math.SQRT2).toBeCloseTo(40, 9);
+  });
+
+  test('joins keep off the corners of a blanket and the seams of a neck', () => {
+    const sides = [762, 1016, 762, 1016].map((lengthMm) => ({
+      ...{ lengthMm, angleDegrees: 90, mitred: true },
+    }));
+    const blanket = {
+      ...{ edgeMm: 3556, closed: true, crossings: [] },
+      form: { kind: 'cornered', sides } as const,
+    };
+    expect(noJoinsAtMm(blanket)).toEqual([0, 762, 1778, 2540]);
+    const cut = cutStrip({ ...bias, way: 'across', clothMm: [1500, 400], neededMm: 3556 });
+    const joins = joinsAlong(blanket, cut, 'overlap', 32)!;
+    expect(joins.joins).toHaveLength(2);
+    expect(joins.clearMm).toBeGreaterThan(100);
+    const neck = {
+      ...{ edgeMm: 508, closed: true },
+      crossings: [{ kind: 'open' as const, atMm: 127, widthMm: 20 }],
+    };
+    expect(noJoinsAtMm(neck)).toEqual([127]);
   });
 });

@@ -8,6 +8,7 @@ import {
   type DifferentialCoverage,
   type DifferentialReached,
 } from './differential-study';
+import { placingReached } from './placing-study';
 import { coverage, reached, type Coverage, type Reached, type StudySetting } from './study';
 
 function known(id: string): Finish {
@@ -111,4 +112,30 @@ export const runDifferentialStudy = (sewists: number): DifferentialRow[] =>
     name,
     coverage: differentialCoverage(lengthMm, sewists, 3, dial, evenDraws(300 + i)),
     reached: differentialReached(lengthMm, sewists, dial, evenDraws(400 + i)),
+  }));
+
+/** A denim curve and a narrow attachment beside a straight-stitch foot. */
+export const denimCurve: StudySetting = {
+  name: 'denim curve, narrow attachment',
+  finish: known('bound'),
+  plan: {
+    ...homePlan,
+    cloth: { ...homePlan.cloth, weightGsm: 390, thicknessMm: 0.76 },
+    edge: { lengthMm: 640, minRadiusMm: 80, purpose: 'opening' },
+    fold: { variant: 'double-fold', depthMm: 6, statedStripMm: 26 },
+    foot: { slotMm: [-1.5, 1.5], guidance: 'edge', guide: { rangeMm: [-8, 2], stepMm: 0.5 } },
+    stitch: { pattern: 'straight', anchor: 'centre', runStitches: 1 },
+    strip: { ...homePlan.cloth, weightGsm: 120, thicknessMm: 0.28 },
+    binder: { mouthMm: 30, stripMm: 26, placing: {} },
+    aids: { wrap: 'binder' },
+  },
+};
+
+/** From a mess to neat with an attachment that was screwed on by eye. */
+export const runPlacingStudy = (
+  sewists: number,
+): { readonly name: string; readonly offMm: number; readonly reached: Reached }[] =>
+  [1, 2].map((offMm, i) => ({
+    ...{ name: denimCurve.name, offMm },
+    reached: placingReached(denimCurve, sewists, offMm, evenDraws(500 + i)),
   }));

@@ -19,7 +19,7 @@ export interface StudySetting {
   readonly plan: SewingPlan;
 }
 
-interface Studied {
+export interface Studied {
   readonly set: SetUp;
   /** Whose stitches are counted, and all the checks that drift with it. */
   readonly check: Check;
@@ -31,7 +31,7 @@ interface Studied {
 /** Counted on every scrap. */
 const stitches = 24;
 
-function studied({ finish, plan }: StudySetting): Studied {
+export function studied({ finish, plan }: StudySetting): Studied {
   const set = setUpOf(finish, plan);
   const { countedCheck } = marginOfPlan(finish, plan.fold.variant);
   const check = set.checks.find(({ name }) => name === countedCheck);
@@ -46,7 +46,7 @@ function studied({ finish, plan }: StudySetting): Studied {
 }
 
 /** The true share of sound stitches a known hand would sew at a setting. */
-function soundShare(checks: readonly Check[], at: MarginSettings, hand: KnownHand): number {
+export function soundShare(checks: readonly Check[], at: MarginSettings, hand: KnownHand): number {
   const ends = checks.map((check) => allowedDrift(check, undriftedMm(check, at)));
   const [from, to] = [Math.max(...ends.map(([a]) => a)), Math.min(...ends.map(([, b]) => b))];
   return to > from ? normalDrift(hand.shiftMm, hand.sigmaMm).within(from, to) : 0;
@@ -125,12 +125,12 @@ export interface Reached {
 }
 
 /** A setting is good that reaches this share of the best the hand can do on this machine. */
-const goodShare = 0.97;
+export const goodShare = 0.97;
 /** Nobody goes on after so many scraps. */
-const mostScraps = 15;
+export const mostScraps = 15;
 
 /** One step of the first dial that moves the check, against the fault that was counted more. */
-function oneStepOn(
+export function oneStepOn(
   { set, check }: Studied,
   now: DialSettings,
   { short, over }: { readonly short: number; readonly over: number },

@@ -164,6 +164,8 @@ export interface OtherEdge {
   readonly edge: Omit<EdgeDraft, 'projectId'>;
   readonly finish: string;
   readonly fold: FoldWish;
+  /** What a binding is made of; the cloth itself when left out. */
+  readonly stripClothId?: string;
   readonly machineId?: string;
   readonly footId: string;
   readonly pattern: Pattern;
@@ -256,6 +258,28 @@ export const otherEdges: readonly OtherEdge[] = [
     fold: { variant: 'equal', depthMm: 14 },
     footId: 'foot-edge',
     pattern: 'straight',
+  },
+  {
+    id: 'edge-blanket',
+    edge: {
+      ...plain,
+      ...measured({
+        kind: 'cornered',
+        sides: [762, 1016, 762, 1016].map((lengthMm) => ({
+          ...{ lengthMm, angleDegrees: 90, mitred: true },
+        })),
+      }),
+      name: 'Cart blanket',
+      on: 'plush blanket',
+      clothId: 'cloth-plush',
+      passesOverMm: null,
+      crossings: [],
+    },
+    finish: 'bound',
+    fold: { variant: 'satin', depthMm: 50.8, turnMm: 6 },
+    stripClothId: 'binding-satin',
+    footId: 'foot-zigzag',
+    pattern: 'zigzag',
   },
   {
     id: 'edge-apron',

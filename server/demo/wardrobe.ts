@@ -113,6 +113,7 @@ function planned(projectId: string, other: OtherEdge): Entry[] {
     pickMm: 1,
     faultWeights: { below: 1, above: 1 },
     ...plainWish,
+    stripClothId: other.stripClothId ?? null,
     settings: null,
     keptAttemptId: null,
     schools: {},

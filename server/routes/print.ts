@@ -1,12 +1,16 @@
 import { Router } from 'express';
 import * as z from 'zod';
 import { pageSizesMm, type PageSize } from '../../core/fold/gauge';
+import { cutStrip, stripWays } from '../../core/strip/cut';
+import { usualJoinSeamMm, usualPieceMm } from '../../core/strip/needed';
+import { stripAlong } from '../../core/plan/strip-along';
 import { foldPlanOf } from '../../core/plan/fold-plan';
 import { gaugeMarks } from '../../core/plan/gauge-marks';
 import { Refusal, parseBody } from '../http/refusal';
 import { marksSheet } from '../print/marks-sheet';
 import { sheetPdf } from '../print/sheet-pdf';
 import { gaugeSheet } from '../print/gauge-sheet';
+import { stripSheet } from '../print/strip-sheet';
 import { sheetSvg } from '../print/sheet-svg';
 import { planDraftOf, propertiesOf, takenFinish } from '../store/sewing-plan';
 import type { Store } from '../store/store';
@@ -14,6 +18,14 @@ import type { Store } from '../store/store';
 const pages = Object.keys(pageSizesMm) as [PageSize, ...PageSize[]];
 const query = z.strictObject({
   page: z.enum(pages, { error: `A page is ${pages.join(' or ')}.` }).default('a4'),
+});
+
+const side = z.coerce.number().min(10).max(50_000).optional();
+const stripQuery = z.strictObject({
+  ...query.shape,
+  way: z.enum(stripWays, { error: `Strips are cut ${stripWays.join(', ')}.` }).optional(),
+  wideMm: side,
+  longMm: side,
 });
 
 /** What is printed of a plan. */
@@ -29,12 +41,57 @@ export function printRoutes(store: Store, fontFile: string): Router {
     const finish = takenFinish(draft);
     const edge = await store.find('edges', draft.edgeId);
     const cloth = propertiesOf(await store.find('cloths', edge.clothId));
-    const marks = gaugeMarks(foldPlanOf(finish, { wish: draft.fold, cloth }));
+    const own = draft.stripClothId ? await store.find('cloths', draft.stripClothId) : null;
+    const strip = own && propertiesOf(own);
+    const marks = gaugeMarks(foldPlanOf(finish, { wish: draft.fold, cloth, strip }));
     if (marks.length === 0) {
       throw new Refusal(409, 'no-marks', `${finish.name} has nothing to press or measure.`);
     }
     const sheet = gaugeSheet(`${finish.name}, ${String(edge['name'])}`, marks, page);
     response.set('Content-Disposition', `inline; filename="fold-gauge-${page}.${format}"`);
+    if (format === 'svg') response.type('image/svg+xml').send(sheetSvg(sheet));
+    else response.type('application/pdf').send(await sheetPdf(sheet, fontFile));
+  });
+
+  router.get('/plans/:id/strip.:format', async (request, response) => {
+    const { format, id } = request.params;
+    if (format !== 'pdf' && format !== 'svg') {
+      throw new Refusal(404, 'not-found', 'A cutting plan comes as strip.pdf or strip.svg.');
+    }
+    const { page, way, wideMm, longMm } = parseBody(stripQuery, { ...request.query });
+    const draft = planDraftOf(await store.find('plans', id));
+    const finish = takenFinish(draft);
+    const edge = await store.find('edges', draft.edgeId);
+    const cloth = await store.find('cloths', edge.clothId);
+    const own = draft.stripClothId ? await store.find('cloths', draft.stripClothId) : null;
+    const { strip } = foldPlanOf(finish, {
+      wish: draft.fold,
+      cloth: propertiesOf(cloth),
+      strip: own && propertiesOf(own),
+    });
+    if (!strip || strip.cutting === 'none') {
+      throw new Refusal(409, 'no-strip', `${finish.name} has no strip to cut here.`);
+    }
+    const from = own ?? cloth;
+    const { neededMm, ends } = stripAlong(edge, draft);
+    const clothMm = [
+      wideMm ?? from.widthMm ?? usualPieceMm[0],
+      longMm ?? (from.lengthLeftMm || usualPieceMm[1]),
+    ] as const;
+    const chosen = way ?? (strip.cutting === 'bias' ? 'bias' : 'across');
+    const cut = cutStrip({
+      ...{ way: chosen, clothMm, stripMm: strip.widthMm, ends, seamMm: usualJoinSeamMm },
+      neededMm,
+    });
+    const sheet = stripSheet(
+      {
+        ...{ name: edge.name, way: chosen, clothMm, stripMm: strip.widthMm },
+        ...{ wantedMm: cut.wantedMm, leftMm: cut.leftMm, pieces: cut.pieces },
+        cutting: cut.fewest ?? cut.pieces.length,
+      },
+      page,
+    );
+    response.set('Content-Disposition', `inline; filename="strips-${page}.${format}"`);
     if (format === 'svg') response.type('image/svg+xml').send(sheetSvg(sheet));
     else response.type('application/pdf').send(await sheetPdf(sheet, fontFile));
   });

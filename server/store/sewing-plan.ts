@@ -58,6 +58,10 @@ export async function pointedAt<T extends RecordTable>(
   throw new Refusal(400, 'invalid-request', message, [{ path, message }]);
 }
 
+/** An attachment and the foot behind it, as a scrap names them; a name holds 120 characters. */
+const attachedName = ({ name }: { readonly name: string }, foot: string) =>
+  `${name}, before ${foot}`.slice(0, 120);
+
 /** What every plan without a finish is told. */
 export const noFinishYet = 'No finish is taken for this edge yet: take one first.';
 
@@ -104,9 +108,15 @@ export async function assemble(change: Change, draft: PlanDraft): Promise<Assemb
     names: {
       cloth: cloth.name,
       machine: machine.name,
-      foot: footNameOn(machine, foot),
+      foot: attachment
+        ? attachedName(attachment, footNameOn(machine, foot))
+        : footNameOn(machine, foot),
     },
-    ids: { clothId: edge.clothId, machineId: draft.machineId, footId: draft.footId },
+    ids: {
+      ...{ clothId: edge.clothId, machineId: draft.machineId },
+      // What leads the edge is what an offset is learned of.
+      footId: draft.attachmentId ?? draft.footId,
+    },
   };
 }
 

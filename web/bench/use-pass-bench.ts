@@ -80,6 +80,7 @@ function benchOf(
     ...bench,
     ...{ pass, record, finish, plan, attempts, pooled, set, dials, lesson, learned, busy },
     margin,
+    attachment: null,
     machine: machines.find(({ id }) => id === pass.machine?.id) ?? bench.machine,
     foot: {
       ...bench.foot,

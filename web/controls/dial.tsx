@@ -1,21 +1,21 @@
 import { Minus, Plus } from 'lucide-react';
 import { memo, useId, useState, type KeyboardEvent } from 'react';
 import { Impossible } from '../../core/impossible';
-import { snapToDial, type Dial as DialName, type DialTravel } from '../../core/kit/dial-steps';
+import { snapToDial, type DialTravel } from '../../core/kit/dial-steps';
 import { parseLength } from '../../core/measure/parse-length';
 import { useLengths } from '../app/lengths-context';
 
-interface DialProps {
+interface DialProps<Name extends string> {
   readonly name: string;
   /** Marks the row for the keys `[` and `]`. */
-  readonly dial: DialName;
+  readonly dial: Name;
   readonly valueMm: number;
   readonly travel: DialTravel;
   readonly because: string;
   readonly changed: boolean;
   /** Shows the sign, as needle positions have one. */
   readonly signed?: boolean;
-  readonly onMove: (dial: DialName, mm: number) => void;
+  readonly onMove: (dial: Name, mm: number) => void;
 }
 
 const button =
@@ -25,7 +25,7 @@ const button =
  * A number on the slip that is a control: one machine step by button, arrow key or bracket, or
  * any length typed, which goes to the nearest step and says so.
  */
-export const Dial = memo(function Dial(props: DialProps) {
+function DialRow<Name extends string>(props: DialProps<Name>) {
   const { name, dial, valueMm, travel, because, changed, signed = false, onMove } = props;
   const lengths = useLengths();
   const id = useId();
@@ -130,4 +130,7 @@ export const Dial = memo(function Dial(props: DialProps) {
       </p>
     </div>
   );
-});
+}
+
+// Remembering a row loses which names its dial may have; it takes the same ones.
+export const Dial = memo(DialRow) as typeof DialRow;

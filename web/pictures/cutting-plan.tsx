@@ -9,12 +9,14 @@ interface CuttingPlanProps {
   readonly pieces: readonly StripPiece[];
   /** So many of them are cut; the rest stays cloth. */
   readonly cutting: number;
+  /** How much of its length is cut off for them; all of it when left out, mm. */
+  readonly takenMm?: number | null;
 }
 
 const padPx = 26;
 
 /** The piece of cloth from above with every strip numbered, the longest first, to scale. */
-export function CuttingPlan({ clothMm, pieces, cutting }: CuttingPlanProps) {
+export function CuttingPlan({ clothMm, pieces, cutting, takenMm = null }: CuttingPlanProps) {
   const { cloth } = useLengths();
   const [ref, { width, height }] = useBox<HTMLDivElement>();
   const [wide, high] = clothMm;
@@ -38,6 +40,13 @@ export function CuttingPlan({ clothMm, pieces, cutting }: CuttingPlanProps) {
             height={high * scale}
             className="fill-(--cloth-1) stroke-(--cloth-line) [stroke-width:1.5]"
           />
+          {takenMm !== null && takenMm < high - 1 && (
+            <path
+              data-part="cut-off"
+              d={`M${left - 12},${base - takenMm * scale} H${left + wide * scale + 12}`}
+              className="haloed stroke-pencil [stroke-dasharray:9_5] [stroke-width:2.5]"
+            />
+          )}
           {pieces.map(({ corners, fromMm: [from, to] }, i) => {
             const [x, y] = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2];
             return (
@@ -46,7 +55,7 @@ export function CuttingPlan({ clothMm, pieces, cutting }: CuttingPlanProps) {
                   points={corners.map(at).join(' ')}
                   className={
                     i < cutting
-                      ? 'fill-strip stroke-graphite [stroke-width:1.5]'
+                      ? 'fill-(--cloth-3) stroke-graphite [stroke-width:1.5]'
                       : 'fill-none stroke-line [stroke-width:1]'
                   }
                 />
@@ -56,7 +65,7 @@ export function CuttingPlan({ clothMm, pieces, cutting }: CuttingPlanProps) {
                     y={base - y * scale + 5}
                     fontSize={14}
                     textAnchor="middle"
-                    className="fill-graphite stroke-strip font-bold [paint-order:stroke] [stroke-width:3]"
+                    className="fill-graphite stroke-paper font-bold [paint-order:stroke] [stroke-width:4]"
                   >
                     {i + 1}
                   </text>

@@ -4,6 +4,8 @@ import type { CSSProperties } from 'react';
 export interface OwnColours {
   readonly cloth: string | null;
   readonly thread: string | null;
+  /** Of a strip that goes round the edge, where it is another cloth. */
+  readonly strip?: string | null;
 }
 
 /** How light a colour looks, 0 to 255; by the usual weights of red, green and blue. */
@@ -24,7 +26,7 @@ const outlineOn = (hex: string, share: number) =>
  * darker, outlines are lighter on a dark cloth and darker on a light one, and a
  * thread of the cloth's own colour keeps a rim. Where nothing is known the unbleached ones stay.
  */
-export function ownColours({ cloth, thread }: OwnColours): CSSProperties {
+export function ownColours({ cloth, thread, strip = null }: OwnColours): CSSProperties {
   return {
     ...(cloth
       ? {
@@ -34,6 +36,12 @@ export function ownColours({ cloth, thread }: OwnColours): CSSProperties {
           '--cloth-edge': outlineOn(cloth, 60),
           '--cloth-line': outlineOn(cloth, 45),
           '--mark-halo': '#fbf7ee',
+        }
+      : {}),
+    ...(strip
+      ? {
+          '--color-strip': strip,
+          '--color-strip-grain': outlineOn(strip, 55),
         }
       : {}),
     ...(thread

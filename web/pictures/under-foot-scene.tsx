@@ -12,6 +12,7 @@ import { repeatOf } from '../../core/stitch/repeat';
 import type { FootRecord } from '../../contract/records';
 import { slotHalfMm } from './foot-parts';
 import { upright } from './axis';
+import { AttachmentShape } from './attachment-shape';
 import { FootShape } from './foot-shape';
 import { Label } from './label';
 import { threadPath } from './thread-path';
@@ -21,6 +22,8 @@ export interface UnderFootProps {
   readonly margin: FinishMargin;
   readonly plan: SewingPlan;
   readonly foot: FootRecord;
+  /** What folds the strip before it; null for none. */
+  readonly attachment?: FootRecord | null;
   readonly judgement: Judgement;
   readonly beliefs: Beliefs;
 }
@@ -155,6 +158,16 @@ export function Scene({
         x={(mm) => px(view, mm)}
         y={(mm) => py(view, mm)}
       />
+      {!lens && props.attachment && (
+        <AttachmentShape
+          attachment={props.attachment}
+          {...{ plan, foot }}
+          guideMm={settings.guideMm}
+          x={(mm) => px(view, mm)}
+          y={(mm) => py(view, mm)}
+          bottomPx={bottom}
+        />
+      )}
       {plan.machine.plateHoleMm && (
         <rect
           x={px(view, plan.machine.plateHoleMm[0])}

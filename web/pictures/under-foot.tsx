@@ -10,6 +10,7 @@ import { factInWords } from '../words/facts';
 import { tickStepMm, ticksWithin, upright } from './axis';
 import { NumbersTable } from './numbers-table';
 import { useBox } from './use-box';
+import { drawnStandOffMm, scrollLengthMm } from './attachment-shape';
 import { Label } from './label';
 import { Scene, isSameView, px, type UnderFootProps, type View } from './under-foot-scene';
 import { windowsOf } from './under-foot-windows';
@@ -37,6 +38,8 @@ export function UnderFoot(props: UnderFootProps) {
     {
       bedWidthMm: foot.soleMm.widthMm + 5,
       bedHeightMm: Math.max(repeatMm * 1.35, foot.soleMm.toeMm + foot.soleMm.heelMm + 3),
+      // An attachment and the strip that goes into it lie before the foot.
+      beforeMm: props.attachment ? drawnStandOffMm(plan) + scrollLengthMm + 10 : 0,
       // Whole millimetres, so that the lens stands still while a dial is nudged.
       focusMm: [Math.floor(Math.min(...focus) - 0.7), Math.ceil(Math.max(...focus) + 0.7)],
       onlyBefore: first.onlyBefore ?? false,

@@ -13,7 +13,7 @@ const guideNames: Readonly<Record<Guidance, string>> = {
 };
 
 /** What dials are called under a foot. */
-export function dialName(dial: Dial, guidance: Guidance): string {
+export function dialName(dial: Dial, guidance: Guidance, attached = false): string {
   switch (dial) {
     case 'width':
       return 'Width';
@@ -22,6 +22,6 @@ export function dialName(dial: Dial, guidance: Guidance): string {
     case 'needlePosition':
       return 'Needle';
     case 'guide':
-      return guideNames[guidance];
+      return attached ? 'Binder' : guideNames[guidance];
   }
 }

@@ -1,6 +1,8 @@
 import type { Reasoned } from '../../fact';
 import type { SewingPlan } from '../sewing-plan';
 import type { StartingValue, WorkRequest } from '../work';
+import { usualStandOffMm } from '../../kit/binder';
+import { stripOf } from './binding';
 import { covered } from './binding-schools';
 import { presserLift, threaded } from './overlock';
 import { said } from './said';
@@ -33,6 +35,9 @@ const coverNeedles: StartingValue = threaded(
   'The narrow left pair: both lines lie on the binding.',
 );
 
+/** Between the needles of the narrow pair, mm. Starting guess. */
+const narrowGapMm = 3;
+
 /** A zigzag that catches both edges of a satin at once, mm. Starting guesses. */
 export const satinSwing = ruledBy(
   3.5,
@@ -51,13 +56,31 @@ export const swingsAcross = ({ pattern }: SewingPlan['stitch']) => pattern !== '
  *
  * @param stackMm what lies under the needle, mm
  */
-export function bindingStarting(
-  { wish, cloth, edge, strip }: WorkRequest,
+export function bindingStarting(request: WorkRequest, stackMm: number): StartingValue[] {
+  return [...beside(request, stackMm), ...placed(request)];
+}
+
+/** What is set of the machine itself. */
+function beside(
+  { wish, cloth, edge, strip, machineKind, sewn }: WorkRequest,
   stackMm: number,
 ): StartingValue[] {
-  if (covered.includes(wish.variant)) {
+  const zigzagged = wish.variant === 'fold-over-elastic' && machineKind === 'lockstitch';
+  const chained = sewn?.stitch.pattern === 'chain';
+  if ((covered.includes(wish.variant) && !zigzagged) || machineKind === 'coverstitch') {
     return [
-      coverNeedles,
+      ...(chained
+        ? []
+        : [
+            coverNeedles,
+            guess(
+              'needle-gap',
+              'Between the needles',
+              narrowGapMm,
+              'mm',
+              said('cover-gap', 'The narrow pair; both lines and the fold need their room.'),
+            ),
+          ]),
       guess(
         'length',
         'Stitch length',
@@ -111,4 +134,31 @@ export function bindingStarting(
     needle({ cloth, edge, strip }, stackMm),
     pressure(cloth, stackMm),
   ];
+}
+
+/** Where what folds the strip stands, so that a scrap remembers it. */
+function placed({ wish, cloth, strip, edge, binder }: WorkRequest): StartingValue[] {
+  if (!binder) return [];
+  const { widthMm } = stripOf({ wish, cloth, strip });
+  const inside = edge.shape === 'inside-curve' || edge.purpose === 'opening';
+  const elastic = wish.variant === 'fold-over-elastic';
+  return binder.flangeMm
+    ? [
+        guess(
+          'flange',
+          'Flange',
+          binder.placing.flangeMm ?? widthMm,
+          'mm',
+          said('flange', 'As wide as the strip, so that it neither jams nor wanders.'),
+        ),
+      ]
+    : [
+        guess(
+          'stand-off',
+          'Off the toe',
+          binder.placing.standOffMm ?? usualStandOffMm(elastic, inside ? edge.minRadiusMm : null),
+          'mm',
+          said('stand-off', 'From the toe to the mouth: room for the strip to turn in a curve.'),
+        ),
+      ];
 }

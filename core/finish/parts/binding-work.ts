@@ -1,9 +1,11 @@
 import type { WorkRequest, WorkStep, Workplace } from '../work';
 import { swingEveryMm } from '../../edge/swing';
 import { usualStandOffMm, usualTipMm } from '../../kit/binder';
+import { stripEasesPercent } from '../../strip/eases';
 import { leastCornerRadiusMm } from '../../strip/round-corner';
 import { stitchFromFrontMm, stripOf } from './binding';
-import { covered, shorterShareOf, woven } from './binding-schools';
+import { shorterShareOf } from '../../strip/shorter';
+import { covered, woven } from './binding-schools';
 import { dialsClause, ridesClause } from '../dials-clause';
 import { course } from './course';
 import { along, home, once, step } from './said';
@@ -394,10 +396,6 @@ function endsOf(request: WorkRequest): WorkStep[] {
     ),
   ];
 }
-
-/** What a strip gives along its length, percent: on the bias, and satin as it is woven. Starting guesses. */
-export const stripEasesPercent = (variant: string): number =>
-  variant === 'satin' ? 5 : covered.includes(variant) ? 40 : 20;
 
 /** The corners of a bound edge: rounded beforehand, or turned side by side with a mitre. */
 function corners(request: WorkRequest): WorkStep[] {

@@ -8,6 +8,7 @@ import { TextField } from '../../controls/text-field';
 import { faceNames, fibreNames, napNames, shineNames } from '../../words/cloth';
 import { PhotoField } from '../../controls/photo-field';
 import { ClothColour } from './cloth-colour';
+import { ReadyMadeFields } from './ready-made-fields';
 
 /** What one writes down of a cloth beside its tests. */
 export function ClothAbout({ cloth }: { cloth: ClothRecord }) {
@@ -74,6 +75,7 @@ export function ClothAbout({ cloth }: { cloth: ClothRecord }) {
           onCommit={(lengthLeftMm) => set({ lengthLeftMm })}
         />
       </div>
+      <ReadyMadeFields cloth={cloth} />
       <NoteField
         label="Note"
         value={cloth.note}

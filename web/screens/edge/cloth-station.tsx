@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import { Suspense } from 'react';
 import { later } from '../../app/later';
 import { useList, change } from '../../app/records';
@@ -14,10 +15,15 @@ const ClothPage = later(async () => (await import('../cloths/cloth-page')).Cloth
 /** The shelf to pick from, and the home tests of the cloth that was picked. */
 export function ClothTable({ bench }: { bench: KeptPart & SetUpPart }) {
   const cloths = useList('cloths');
+  // An edge is cut from cloth, not from a binding that is sold as one.
+  const toCutFrom = useMemo(
+    () => (cloths.data ?? []).filter(({ readyMade }) => !readyMade),
+    [cloths.data],
+  );
   return (
     <div className="grid h-full lg:grid-cols-[17rem_minmax(0,1fr)]">
       <ClothPicker
-        cloths={cloths.data ?? []}
+        cloths={toCutFrom}
         chosen={bench.cloth.id}
         onChoose={(clothId) => {
           change('edges', bench.edge.id, { clothId });

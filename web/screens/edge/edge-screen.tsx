@@ -56,13 +56,15 @@ function Stations({ bench: whole, stationId }: { bench: Bench; stationId: string
   const { colour } = bench.cloth;
   const { thread, threadColour } = bench.record;
   const coloured = colour !== null;
+  const stripColour = bench.strip?.colour ?? null;
   const colours = useMemo(
     () =>
       ownColours({
         cloth: colour,
         thread: threadColour ?? (thread === 'matching' ? colour : null),
+        strip: stripColour,
       }),
-    [colour, thread, threadColour],
+    [colour, thread, threadColour, stripColour],
   );
   const lengths = useLengths();
   const crumbs = document.getElementById('crumbs');

@@ -10,6 +10,7 @@ import { WayChoice } from '../../controls/way-choice';
 import { factInWords } from '../../words/facts';
 import { finishInSentence } from '../../words/finishes';
 import type { KeptPart, SetUpPart } from '../../bench/bench';
+import { attachedWay } from './attach';
 import { KitNeeds } from './kit-needs';
 import { SchoolChoices } from './school-choices';
 import { optionFor, useLookedAt } from './looked-at';
@@ -62,6 +63,11 @@ export function FinishSlip({ bench }: { bench: KeptPart & SetUpPart }) {
       <SchoolChoices
         {...{ record: bench.record, finish, variant: wish.variant }}
         schools={schoolsFor(finish, wish.variant)}
+        onWay={(school, way) =>
+          isChosen && school.ways.some(({ attaches }) => attaches)
+            ? attachedWay(bench, way, feet)
+            : {}
+        }
       />
       <div className="grow" />
       <div className="sticky -bottom-4 -mx-5 mt-3 border-t border-line bg-slip px-5 py-3">

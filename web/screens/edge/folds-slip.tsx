@@ -7,12 +7,13 @@ import { gaugeMarks } from '../../../core/plan/gauge-marks';
 import { useLengths } from '../../app/lengths-context';
 import { LengthField } from '../../controls/length-field';
 import { actionNames, originNames } from '../../words/facts';
-import type { KeptPart, SetUpPart } from '../../bench/bench';
+import type { KeptPart, SetUpPart, WorkPart } from '../../bench/bench';
+import { BoundMeeting } from './bound-meeting';
 import { depthRefusal, setFold } from './fold-fields';
 import { StripChoice } from './strip-choice';
 
 /** What is added or cut off, the marks in press order, the lengths behind them, the print. */
-export function FoldsSlip({ bench }: { bench: KeptPart & SetUpPart }) {
+export function FoldsSlip({ bench }: { bench: KeptPart & SetUpPart & WorkPart }) {
   const { folds } = bench;
   return (
     <div>
@@ -21,6 +22,7 @@ export function FoldsSlip({ bench }: { bench: KeptPart & SetUpPart }) {
           <Headline folds={folds} />
           <Marks folds={folds} />
           <Opening bench={bench} folds={folds} />
+          <BoundMeeting bench={bench} />
         </>
       )}
       <Fields bench={bench} />

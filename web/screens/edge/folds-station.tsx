@@ -1,19 +1,22 @@
-import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { issueInWords } from '../../words/refusals';
 import { Tabs } from 'radix-ui';
-import { useEffect, useState } from 'react';
+import { Suspense, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { FoldPlan } from '../../../core/finish/fold-plan';
 import { plateausOf } from '../../../core/fold/layer';
 import { useLengths } from '../../app/lengths-context';
-import { Button } from '../../controls/button';
 import { LineSlider } from '../../controls/line-slider';
+import { StagePlayer } from '../../controls/stage-player';
 import { AllowanceStrip } from '../../pictures/allowance-strip';
 import { SectionPicture } from '../../pictures/section-picture';
 import { StripPicture } from '../../pictures/strip-picture';
 import type { KeptPart, SetUpPart, WorkPart } from '../../bench/bench';
+import { later } from '../../app/later';
 import { StepList } from './step-list';
-import { StripCutPanel } from './strip-cut-panel';
+
+const StripCutPanel = later(async () => (await import('./strip-cut-panel')).StripCutPanel);
+const CornerPanel = later(async () => (await import('./corner-panel')).CornerPanel);
+const LoadingPanel = later(async () => (await import('./loading-panel')).LoadingPanel);
 
 const tabs = [
   ['section', 'Fold'],
@@ -22,13 +25,29 @@ const tabs = [
 ] as const;
 /** Where a strip is wrapped round the edge. */
 const stripTab = ['cut', 'The strip, cut'] as const;
+const cornerTab = ['corner', 'The corner'] as const;
+const loadingTab = ['loading', 'Loading'] as const;
+
+type Bench = KeptPart & SetUpPart & WorkPart;
+
+/** What there is to look at of an edge that a strip goes round. */
+function tabsOf({ folds, edge, attachment, foot }: Bench) {
+  if (!folds?.strip) return tabs;
+  const binder = attachment !== null || foot.kind === 'binder';
+  return [
+    ...tabs,
+    stripTab,
+    ...(edge.shape === 'cornered' ? [cornerTab] : []),
+    ...(binder ? [loadingTab] : []),
+  ];
+}
 
 /** The folds three ways: the section as it folds, the marks on flat cloth, the steps. */
-export function FoldsTable({ bench }: { bench: KeptPart & SetUpPart & WorkPart }) {
+export function FoldsTable({ bench }: { bench: Bench }) {
   const lengths = useLengths();
   const { folds, issues } = bench;
   const [params, setParams] = useSearchParams();
-  const shown = folds?.strip ? [...tabs, stripTab] : tabs;
+  const shown = tabsOf(bench);
   const view = shown.find(([id]) => id === params.get('view'))?.[0] ?? 'section';
   if (!folds) {
     return (
@@ -75,8 +94,24 @@ export function FoldsTable({ bench }: { bench: KeptPart & SetUpPart & WorkPart }
       </Tabs.Content>
       {folds.strip && (
         <Tabs.Content value="cut" tabIndex={-1} className="min-h-0 grow">
-          <StripCutPanel bench={bench} strip={folds.strip} />
+          <Suspense>
+            <StripCutPanel bench={bench} strip={folds.strip} />
+          </Suspense>
         </Tabs.Content>
+      )}
+      {folds.strip && (
+        <>
+          <Tabs.Content value="corner" tabIndex={-1} className="min-h-0 grow">
+            <Suspense>
+              <CornerPanel bench={bench} />
+            </Suspense>
+          </Tabs.Content>
+          <Tabs.Content value="loading" tabIndex={-1} className="min-h-0 grow">
+            <Suspense>
+              <LoadingPanel bench={bench} />
+            </Suspense>
+          </Tabs.Content>
+        </>
       )}
       <Tabs.Content value="steps" tabIndex={-1} className="min-h-0 grow overflow-y-auto">
         <StepList bench={bench} />
@@ -97,44 +132,19 @@ function Folding({ folds }: { folds: FoldPlan }) {
   const last = folds.stages.length - 1;
   const index = Math.min(at, last);
   const stage = folds.stages[index];
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const elsewhere = 'input, select, [role="slider"], [role="radio"], [role="tab"]';
-      if ((event.target as HTMLElement).matches(elsewhere)) return;
-      if (event.key === 'ArrowRight') setAt(Math.min(last, index + 1));
-      if (event.key === 'ArrowLeft') setAt(Math.max(0, index - 1));
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [index, last]);
   if (!stage) return null;
   const thickest = plateausOf(stage.stack).reduce((most, next) =>
     next.heightMm > most.heightMm ? next : most,
   );
   return (
     <div className="flex h-full flex-col">
-      <div className="flex items-center gap-3 px-4 pt-2">
-        <Button
-          aria-label="Fold one step back"
-          disabled={index === 0}
-          onClick={() => setAt(index - 1)}
-        >
-          <ChevronLeft aria-hidden />
-        </Button>
-        <p aria-live="polite" className="min-w-0 grow text-center">
-          <span className="block text-sm text-soft">
-            {index + 1} of {last + 1}
-          </span>
-          <span className="font-head text-xl font-semibold">{stage.title}</span>
-        </p>
-        <Button
-          aria-label="Fold one step on"
-          disabled={index === last}
-          onClick={() => setAt(index + 1)}
-        >
-          <ChevronRight aria-hidden />
-        </Button>
-      </div>
+      <StagePlayer
+        verb="Fold"
+        count={folds.stages.length}
+        index={index}
+        title={stage.title}
+        onIndex={setAt}
+      />
       <div className="min-h-44 grow">
         <SectionPicture stage={stage} marks={folds.marks} exaggeration={exaggeration} />
       </div>

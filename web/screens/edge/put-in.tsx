@@ -3,6 +3,7 @@ import { useLengths } from '../../app/lengths-context';
 import { factInWords } from '../../words/facts';
 import { valueInWords } from '../../words/starting-value';
 import { memo } from 'react';
+import { placedIds } from '../test-bench/set-values';
 import { InDrawer } from './in-drawer';
 import type { Finish } from '../../../core/finish/finish';
 import type { WorkRequest } from '../../../core/finish/work';
@@ -16,7 +17,8 @@ export const PutIn = memo(function PutIn({
   readonly request: WorkRequest;
 }) {
   const lengths = useLengths();
-  const values = valuesBesideDials(finish, request);
+  // Where a binder stands has dials of its own above.
+  const values = valuesBesideDials(finish, request).filter(({ id }) => !placedIds.includes(id));
   return (
     <section className="mt-2 border-t border-line" aria-labelledby="put-in">
       <h3 id="put-in" className="pt-2 text-sm text-soft">

@@ -1,3 +1,4 @@
+import type { PlanRecord } from '../../../contract/records';
 import type { Finish } from '../../../core/finish/finish';
 import type { School } from '../../../core/finish/school';
 import { chosenWays } from '../../../core/plan/work';
@@ -16,8 +17,10 @@ export function SchoolChoices(props: {
   finish: Finish;
   variant: string;
   schools: readonly School[];
+  /** What else of the plan an answer changes. */
+  onWay?: (school: School, way: string) => Partial<PlanRecord>;
 }) {
-  const { record, finish, variant, schools } = props;
+  const { record, finish, variant, schools, onWay } = props;
   const { data: preferences } = useRecord('preferences', 'mine');
   const lengths = useLengths();
   const defaults = preferences?.schools ?? none;
@@ -34,7 +37,8 @@ export function SchoolChoices(props: {
       }))}
       onChange={(way) => {
         const chosen = { [school.id]: way };
-        change('plans', record.id, { schools: { ...record.schools, ...chosen } });
+        const more = onWay?.(school, way) ?? {};
+        change('plans', record.id, { schools: { ...record.schools, ...chosen }, ...more });
         if (preferences) {
           change('preferences', 'mine', { schools: { ...defaults, ...chosen } });
         }

@@ -26,6 +26,9 @@ import { finishName } from '../../words/finishes';
 import { counted } from '../../words/number';
 import type { Bench } from '../../bench/bench';
 import { isLooped } from './looped';
+import { AttachmentChoice } from './attachment-choice';
+import { LooperDials } from './looper-dials';
+import { PlacingDials } from './placing-dials';
 import { Passes } from './passes';
 import { PutIn } from './put-in';
 
@@ -101,6 +104,7 @@ export function SettingTable({ bench }: { bench: Bench }) {
           margin={margin}
           plan={plan}
           foot={foot}
+          attachment={bench.attachment}
           judgement={judgement}
           beliefs={set.beliefs}
         />
@@ -203,6 +207,7 @@ function DialSlip(props: { bench: Bench; later: Bench; finishMargin: FinishMargi
         reference={record.reference}
         along={plan.foot.reference ?? null}
       />
+      <AttachmentChoice bench={bench} />
       {/* Fetched once there is a setting to start from; what is set comes first. */}
       <Suspense>{settings && <WorkedPanel bench={later} />}</Suspense>
       {judgement?.blocked && judgement.warnings[0] && (
@@ -210,12 +215,13 @@ function DialSlip(props: { bench: Bench; later: Bench; finishMargin: FinishMargi
           {factInWords(judgement.warnings[0], lengths)} It is not kept.
         </p>
       )}
+      <PlacingDials bench={bench} />
       <div className="pt-1">
         {settings &&
           shown.map((dial) => (
             <Dial
               key={dial}
-              name={dialName(dial, plan.foot.guidance)}
+              name={dialName(dial, plan.foot.guidance, bench.attachment !== null)}
               dial={dial}
               valueMm={settings[dialField[dial]]}
               travel={travels[dial]}
@@ -256,7 +262,12 @@ function DialSlip(props: { bench: Bench; later: Bench; finishMargin: FinishMargi
         </Suspense>
       )}
       {seam && <p className="pt-2 text-sm text-soft">Seam ISO 4916 {seam}</p>}
-      {bench.folds && <PutIn finish={finish} request={bench.request} />}
+      {bench.folds &&
+        (plan.machine.kind === 'coverstitch' ? (
+          <LooperDials bench={bench} />
+        ) : (
+          <PutIn finish={finish} request={bench.request} />
+        ))}
       <Passes edgeId={edge.id} passes={bench.passes} />
       <p className="pt-1 text-sm text-soft">
         {pooled.length > 0

@@ -1,23 +1,25 @@
-import { useMemo, useState } from 'react';
-import { turnRadians } from '../../../core/edge/shape';
+import { useMemo } from 'react';
 import type { StripPlan } from '../../../core/finish/fold-plan';
-import { lengthAfterTrimmingMm } from '../../../core/fold/opening';
 import { Impossible } from '../../../core/impossible';
-import { cutStrip, type StripCut, type StripWay } from '../../../core/strip/cut';
-import { usualJoinSeamMm, type StripEnds } from '../../../core/strip/needed';
-import { packageFor } from '../../../core/strip/package';
-import type { KeptPart } from '../../bench/bench';
+import { stripAlong, type StripAlong } from '../../../core/plan/strip-along';
+import { joinsAlong, noJoinsAtMm } from '../../../core/strip/along';
+import { cutStrip, type StripAsked, type StripCut, type StripWay } from '../../../core/strip/cut';
+import { usualJoinSeamMm, usualPieceMm, type StripEnds } from '../../../core/strip/needed';
+import { takings } from '../../../core/strip/taking';
+import type { KeptPart, SetUpPart } from '../../bench/bench';
+import { stripChoiceOf } from '../../bench/strip-choice';
+import { useTypedPiece } from '../../bench/typed-piece';
 import { useLengths } from '../../app/lengths-context';
 import { LengthField } from '../../controls/length-field';
 import { LineChoice } from '../../controls/line-choice';
 import { CuttingPlan } from '../../pictures/cutting-plan';
+import { JoinsLine } from '../../pictures/joins-line';
+import { ownColours } from '../../pictures/own-colours';
+import { TubePicture } from '../../pictures/tube-picture';
 import { counted } from '../../words/number';
 import { issueInWords } from '../../words/refusals';
-
-/** A piece as there often is one, where nobody said what is left of the cloth, mm. */
-const usualPieceMm = [1400, 300] as const;
-/** A package as they are often sold, mm. Starting guess. */
-const usualPackageMm = 2740;
+import { StripPackages } from './strip-packages';
+import { StripPieces } from './strip-pieces';
 
 const endNames = [
   ['turned', 'Turned in'],
@@ -26,17 +28,21 @@ const endNames = [
 ] as const;
 
 /** How long the strip is cut for this edge, and from what. */
-export function StripCutPanel({ bench, strip }: { bench: KeptPart; strip: StripPlan }) {
-  const { edge, cloth, strip: own, record } = bench;
+export function StripCutPanel({ bench, strip }: { bench: KeptPart & SetUpPart; strip: StripPlan }) {
+  const { record, strip: own } = bench;
   const lengths = useLengths();
-  const [ends, setEnds] = useState<StripEnds>('turned');
+  const { setEnds } = stripChoiceOf(bench);
+  const along = stripAlong(bench.edge, record);
+  const { ends } = along;
   const trimMm = record.fold.seamAllowanceMm ?? 0;
-  const edgeMm = lengthAfterTrimmingMm(edge.lengthMm, trimMm, turnRadians(edge));
+  const ready = own?.readyMade ?? null;
+  const percent = Math.round(along.shorterShare * 100);
   return (
     <div className="flex h-full flex-col">
       <div className="flex flex-wrap items-center gap-x-4 border-b border-line px-3">
         <p className="text-sm">
-          <b>{lengths.cloth(edgeMm)}</b> of edge{trimMm > 0 && ', after trimming'}
+          <b>{lengths.cloth(along.edgeMm)}</b> of edge{trimMm > 0 && ', after trimming'}
+          {percent > 0 && `; cut ${percent} % shorter`}
         </p>
         <LineChoice<StripEnds>
           label="How its ends meet"
@@ -46,14 +52,19 @@ export function StripCutPanel({ bench, strip }: { bench: KeptPart; strip: StripP
           className="ml-auto"
         />
       </div>
-      {strip.cutting === 'none' ? (
-        <FromPackages edgeMm={edgeMm} ends={ends} stripMm={strip.widthMm} />
+      {ready || strip.cutting === 'none' ? (
+        <StripPackages {...{ bench, along }} stripMm={strip.widthMm} />
       ) : (
-        <FromCloth
-          cloth={own ?? cloth}
-          {...{ edgeMm, ends, stripMm: strip.widthMm }}
-          ways={strip.cutting === 'bias' ? ['bias', 'tube'] : ['across', 'bias']}
-        />
+        <div
+          className="flex min-h-0 grow flex-col"
+          style={ownColours({ cloth: (own ?? bench.cloth).colour, thread: null })}
+        >
+          <FromCloth
+            {...{ bench, along }}
+            stripMm={strip.widthMm}
+            ways={strip.cutting === 'bias' ? ['bias', 'tube'] : ['across', 'bias']}
+          />
+        </div>
       )}
     </div>
   );
@@ -62,28 +73,41 @@ export function StripCutPanel({ bench, strip }: { bench: KeptPart; strip: StripP
 const wayNames = { bias: 'On the bias', across: 'Across the grain', tube: 'A tube' } as const;
 
 function FromCloth(props: {
-  cloth: KeptPart['cloth'];
-  edgeMm: number;
-  ends: StripEnds;
+  bench: KeptPart & SetUpPart;
+  along: StripAlong;
   stripMm: number;
   ways: readonly StripWay[];
 }) {
-  const { cloth, edgeMm, ends, stripMm, ways } = props;
+  const { bench, along, stripMm, ways } = props;
+  const { edgeMm, neededMm, ends } = along;
   const lengths = useLengths();
-  const [way, setWay] = useState<StripWay>(ways[0] ?? 'bias');
-  const [piece, setPiece] = useState<readonly [number | null, number | null]>([null, null]);
+  const cloth = bench.strip ?? bench.cloth;
+  const choice = stripChoiceOf(bench);
+  const way = ways.find((one) => one === choice.way) ?? ways[0] ?? 'bias';
+  const [piece, setPiece] = useTypedPiece(bench.record.id);
   const wideMm = piece[0] ?? cloth.widthMm ?? usualPieceMm[0];
   const longMm = piece[1] ?? (cloth.lengthLeftMm || usualPieceMm[1]);
+  const asked = useMemo(
+    (): StripAsked => ({
+      ...{ way, stripMm, ends, seamMm: usualJoinSeamMm },
+      neededMm,
+      clothMm: [wideMm, longMm],
+    }),
+    [way, stripMm, ends, neededMm, wideMm, longMm],
+  );
+  const offered = useMemo(() => takings(asked, 4), [asked]);
+  const taking = offered.find(({ pieces }) => pieces === choice.strips) ?? offered[0] ?? null;
+  const takenMm = taking?.lengthMm ?? null;
   const cut = useMemo((): StripCut | Impossible => {
     try {
-      const asked = { way, stripMm, ends, neededMm: edgeMm, seamMm: usualJoinSeamMm };
-      return cutStrip({ ...asked, clothMm: [wideMm, longMm] });
+      return cutStrip({ ...asked, clothMm: [wideMm, takenMm ?? longMm] });
     } catch (error) {
       if (error instanceof Impossible) return error;
       throw error;
     }
-  }, [way, stripMm, ends, edgeMm, wideMm, longMm]);
+  }, [asked, wideMm, longMm, takenMm]);
   const refuse = (mm: number) => (mm >= 10 && mm <= 50_000 ? null : 'A piece is 1 cm to 50 m.');
+  const joins = cut instanceof Impossible ? null : joinsAlong(along, cut, ends, stripMm);
   return (
     <>
       <div className="flex flex-wrap items-end gap-x-4 px-3 pt-2">
@@ -105,7 +129,7 @@ function FromCloth(props: {
           label="How it is cut"
           value={way}
           options={ways.map((one) => [one, wayNames[one]] as const)}
-          onChange={setWay}
+          onChange={choice.setWay}
         />
       </div>
       {cut instanceof Impossible ? (
@@ -114,13 +138,28 @@ function FromCloth(props: {
         </p>
       ) : (
         <>
-          <div className="h-64 min-h-0 shrink-0 md:h-auto md:shrink md:grow">
-            <CuttingPlan
-              clothMm={[wideMm, longMm]}
-              pieces={cut.pieces}
-              cutting={cut.fewest ?? cut.pieces.length}
+          <div className="flex min-h-0 grow flex-col md:flex-row">
+            <div className="h-56 min-h-0 shrink-0 grow md:h-auto md:w-0 md:shrink">
+              {way === 'tube' ? (
+                <TubePicture clothMm={[wideMm, longMm]} stripMm={stripMm} />
+              ) : (
+                <CuttingPlan
+                  clothMm={[wideMm, longMm]}
+                  pieces={cut.pieces}
+                  cutting={cut.fewest ?? cut.pieces.length}
+                  takenMm={takenMm}
+                />
+              )}
+            </div>
+            <StripPieces
+              {...{ bench, cut, joins, way, taking, offered }}
+              pieceMm={[wideMm, longMm]}
+              onStrips={choice.setStrips}
             />
           </div>
+          {joins && joins.joins.length > 0 && (
+            <JoinsLine edgeMm={edgeMm} joins={joins.joins} avoidMm={noJoinsAtMm(along)} />
+          )}
           <Enough cut={cut} way={way} />
         </>
       )}
@@ -150,44 +189,8 @@ function Enough({ cut, way }: { cut: StripCut; way: StripWay }) {
         {way === 'tube'
           ? `; this piece gives ${cloth(totalMm)} in one, cut round and round.`
           : enough
-            ? `: ${strips === 1 ? 'the longest does, without a join' : counted(strips - 1, 'join')}. All of the piece would give ${cloth(totalMm)}.`
+            ? `: ${strips === 1 ? 'the longest does, without a join' : counted(strips - 1, 'join')}.`
             : `; this piece gives ${cloth(totalMm)}: ${counted(pieces.length, 'strip')}, ${counted(joins, 'join')}.`}
-      </p>
-    </div>
-  );
-}
-
-/** Ready-made: how many packages, and what one of them binds. */
-function FromPackages(props: { edgeMm: number; ends: StripEnds; stripMm: number }) {
-  const { edgeMm, ends, stripMm } = props;
-  const { cloth } = useLengths();
-  const [packageMm, setPackage] = useState(usualPackageMm);
-  // Round anything: a rectangle of that perimeter, three to four.
-  const sides = [(edgeMm * 3) / 14, (edgeMm * 4) / 14] as const;
-  const it = packageFor({ packageMm, sides, ends, stripMm, joinMm: 2 * usualJoinSeamMm });
-  return (
-    <div className="grid content-start gap-3 px-4 py-3">
-      <LengthField
-        compact
-        label="Length in a package"
-        value={packageMm}
-        refuse={(mm) => (mm >= 100 && mm <= 200_000 ? null : 'A package holds 10 cm to 200 m.')}
-        onCommit={(mm) => mm !== null && setPackage(mm)}
-      />
-      <div role="status" className="flex flex-wrap items-baseline gap-x-4">
-        <p className={`big-number text-2xl ${it.joins === 0 ? 'text-moss' : 'text-ochre'}`}>
-          {counted(it.packages, 'package')}
-        </p>
-        <p>
-          {cloth(it.neededMm)} with both ends:{' '}
-          {it.joins === 0
-            ? `${cloth(it.spareMm)} over, no join.`
-            : `${counted(it.joins, 'join')}; one alone misses ${cloth(-it.spareMm)}.`}
-        </p>
-      </div>
-      <p className="text-soft">
-        One package binds up to {cloth(it.largest.sides[0])} × {cloth(it.largest.sides[1])}, three
-        to four, without a join.
       </p>
     </div>
   );

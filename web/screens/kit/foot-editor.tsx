@@ -19,6 +19,7 @@ import { foldsStrip, footMeasures, hasScroll } from '../../pictures/foot-measure
 import { FootOutline } from '../../pictures/foot-outline';
 import { guidanceNames } from '../../../core/kit/along';
 import { footKindNames, shankNames } from '../../words/kit';
+import { FlangeFields } from './flange-fields';
 import { FitList } from './foot-fits';
 import { References } from './references';
 
@@ -222,6 +223,7 @@ export function FootEditor({ foot }: { foot: FootRecord }) {
             {foldsStrip(foot) && own('mouth', 'Mouth', 'mouthMm', 150)}
             {foldsStrip(foot) && own('', 'Strip it takes', 'stripMm', 150)}
           </div>
+          {foldsStrip(foot) && <FlangeFields foot={foot} />}
           {foldsStrip(foot) && (foot.stripMm ?? 0) > (foot.mouthMm ?? Infinity) && (
             <p role="alert" className="text-sm font-bold text-madder">
               The strip is wider than the mouth it goes in by: it would jam.

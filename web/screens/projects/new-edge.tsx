@@ -77,9 +77,10 @@ export function NewEdge(props: {
       name: before.name === usualName(before.thing) ? usualName(thing) : before.name,
       ...(thing === 'other' ? { lengthMm: null } : {}),
     }));
-  const clothId = draft.clothId || (cloths.data?.[0]?.id ?? '');
+  const toCutFrom = (cloths.data ?? []).filter(({ readyMade }) => !readyMade);
+  const clothId = draft.clothId || (toCutFrom[0]?.id ?? '');
   const { lengthMm } = draft;
-  const noCloth = cloths.data?.length === 0;
+  const noCloth = cloths.data !== undefined && toCutFrom.length === 0;
   const [unjoined] = draft.purpose === 'seam' ? joinIssues(draft, draft) : [];
   const missing = {
     name: draft.name.trim() === '' ? 'Give the edge a name.' : undefined,
@@ -162,7 +163,7 @@ export function NewEdge(props: {
                 <SelectField
                   label="Cloth"
                   value={clothId}
-                  options={(cloths.data ?? []).map(({ id, name }) => ({ value: id, label: name }))}
+                  options={toCutFrom.map(({ id, name }) => ({ value: id, label: name }))}
                   onChange={(id) => set({ clothId: id })}
                 />
               )}

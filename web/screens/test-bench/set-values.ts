@@ -10,6 +10,9 @@ export interface SetValue extends StartingValue {
   readonly before: number | string;
 }
 
+/** Values that have a dial of their own on the slip. */
+export const placedIds = ['flange', 'stand-off'];
+
 /** What stands besides the solved dials: as on the scrap before, until it is changed. */
 export function setValuesOf(
   { finish, request, attempts }: SetUpPart & WorkPart & LessonPart,
@@ -17,6 +20,10 @@ export function setValuesOf(
 ): SetValue[] {
   const last = attempts.at(-1);
   return valuesBesideDials(finish, request).map((value) => {
+    // Where a binder stands the plan says, and the slip turns.
+    if (placedIds.includes(value.id)) {
+      return { ...value, before: last?.dialValues[value.id] ?? value.value, now: value.value };
+    }
     const before = (last?.finish === finish.id ? last.dialValues[value.id] : null) ?? value.value;
     return { ...value, before, now: draft.dialValues[value.id] ?? before };
   });

@@ -2,14 +2,13 @@ import { dialField, dialTravel, type Dial, type DialSettings } from '../../../co
 import { swings } from '../../../core/stitch/needle-path';
 import { useLengths } from '../../app/lengths-context';
 import { LengthField } from '../../controls/length-field';
-import { NumberField } from '../../controls/number-field';
-import { TextField } from '../../controls/text-field';
 import { dialName } from '../../words/dials';
-import { codeInWords, codeOfWords } from '../../words/value-codes';
+import { codeInWords } from '../../words/value-codes';
 import type { LessonPart, SetUpPart, WorkPart } from '../../bench/bench';
 import { isLooped } from '../edge/looped';
 import { useScrapDraft } from './scrap-draft';
-import { setValuesOf } from './set-values';
+import { SetValueFields } from './set-value-fields';
+import { placedIds, setValuesOf } from './set-values';
 
 /** What can be turned; the needles and the foot of loopers stay where they are. */
 const dials: readonly Dial[] = ['width', 'length', 'needlePosition', 'guide'];
@@ -105,41 +104,11 @@ export function SewnAt({
               }
             />
           ))}
-        {values.map(({ id, name, unit, now }) => {
-          const commit = (value: number | string) =>
-            set({ dialValues: { ...draft.dialValues, [id]: value } });
-          if (typeof now !== 'number') {
-            return (
-              <div key={id} className="col-span-2">
-                <TextField
-                  label={name}
-                  value={codeInWords(id, now)}
-                  most={200}
-                  onCommit={(typed) => commit(codeOfWords(id, typed))}
-                />
-              </div>
-            );
-          }
-          return unit === 'mm' ? (
-            <LengthField
-              key={id}
-              fine
-              label={name}
-              value={now}
-              refuse={(mm) => (mm >= 0 && mm <= 100 ? null : 'This cannot be so on a machine.')}
-              onCommit={(mm) => mm !== null && commit(mm)}
-            />
-          ) : (
-            <NumberField
-              key={id}
-              label={name}
-              unit=""
-              value={now}
-              refuse={(it) => (it >= 0 && it <= 1000 ? null : 'From 0 to 1000.')}
-              onCommit={(it) => it !== null && commit(it)}
-            />
-          );
-        })}
+        <SetValueFields
+          values={values.filter(({ id }) => !placedIds.includes(id))}
+          draft={draft}
+          set={set}
+        />
       </div>
     </details>
   );
