@@ -116,11 +116,14 @@ export const causeTable: Readonly<Record<SymptomId, readonly Cause[]>> = {
   ],
   'strip-jams': [
     cause('fold', 'other', 1, 'The strip is not as wide as the mouth asks for.', 'Cut to the stated width, scant half a millimetre.', hasBinder),
+    cause('fold', 'more', 0.8, 'The flange is set narrower than the strip.', 'As wide as the strip, it slides through.', hasBinder),
     cause('hand', 'other', 0.7, 'The strip comes in at a slant.', 'Lead it straight, without drag.'),
     cause('iron', 'other', 0.4, 'A limp strip folds where it likes.', 'Starched and pressed, it follows.', slides),
   ],
   'binding-wanders': [
     cause('hand', 'other', 1, 'The curve was pulled straight.', 'Let the edge come curved to the needle; stop and turn often.'),
+    cause('fold', 'less', 0.8, 'The flange leaves the strip some play.', 'Set to the strip, the fold runs true.', hasBinder),
+    cause('hand', 'more', 0.6, 'The attachment stands too near to the toe for this curve.', 'Further off, the strip has room to turn.', hasBinder),
     cause('length', 'less', 0.5, 'Long stitches cut the corner.', 'The stitch follows the curve.'),
     cause('fold', 'other', 0.7, 'The strip was not cut on the bias.', 'Bias goes round, straight grain does not.'),
   ],

@@ -1,30 +1,23 @@
-import { useSyncExternalStore } from 'react';
+import { useMemo, useSyncExternalStore } from 'react';
 
 /** A piece of cloth as somebody typed it, across and along the grain, mm; null follows the shelf. */
 export type TypedPiece = readonly [wideMm: number | null, longMm: number | null];
 
-const none: TypedPiece = [null, null];
-const standing = new Map<string, TypedPiece>();
 const listeners = new Set<() => void>();
 const keyOf = (planId: string) => `pin-margin piece ${planId}`;
 
 const isLength = (it: unknown) => it === null || (typeof it === 'number' && it > 0);
 
-function remembered(planId: string): TypedPiece {
+/** A piece as this browser kept it; of the shelf when it kept none, or something else. */
+function read(kept: string | null): TypedPiece {
   try {
-    const kept: unknown = JSON.parse(localStorage.getItem(keyOf(planId)) ?? 'null');
-    return Array.isArray(kept) && kept.length === 2 && kept.every(isLength)
-      ? [kept[0] as number | null, kept[1] as number | null]
-      : none;
+    const piece: unknown = JSON.parse(kept ?? 'null');
+    return Array.isArray(piece) && piece.length === 2 && piece.every(isLength)
+      ? [piece[0] as number | null, piece[1] as number | null]
+      : [null, null];
   } catch {
-    return none;
+    return [null, null];
   }
-}
-
-function pieceOf(planId: string): TypedPiece {
-  const piece = standing.get(planId) ?? remembered(planId);
-  standing.set(planId, piece);
-  return piece;
 }
 
 function subscribe(tell: () => void): () => void {
@@ -34,11 +27,11 @@ function subscribe(tell: () => void): () => void {
 
 /** The piece a strip is tried on, where it is another than the shelf's; kept over a reload. */
 export function useTypedPiece(planId: string): [TypedPiece, (piece: TypedPiece) => void] {
-  const piece = useSyncExternalStore(subscribe, () => pieceOf(planId));
+  const kept = useSyncExternalStore(subscribe, () => localStorage.getItem(keyOf(planId)));
+  const piece = useMemo(() => read(kept), [kept]);
   return [
     piece,
     (next) => {
-      standing.set(planId, next);
       localStorage.setItem(keyOf(planId), JSON.stringify(next));
       listeners.forEach((tell) => tell());
     },

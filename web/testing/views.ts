@@ -8,6 +8,8 @@ export const viewsOfLengths = [
   '/edges/edge-collar/folds?view=flat',
   '/edges/edge-collar/folds?view=steps',
   '/edges/edge-collar/folds?view=cut',
+  '/edges/edge-blanket/folds?view=cut',
+  '/edges/edge-blanket/folds?view=corner',
   '/edges/edge-collar/setting',
   '/edges/edge-collar/edge',
   '/edges/edge-trousers/edge?view=along',

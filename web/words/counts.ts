@@ -5,8 +5,10 @@ import type { BookEntry } from '../../contract/records';
 export function countsInWords({
   finish: finishId,
   counts,
-}: Pick<BookEntry, 'finish' | 'counts'>): string {
-  if (counts.length === 0) return 'looked at, not counted';
+  corners = null,
+}: Pick<BookEntry, 'finish' | 'counts'> & Partial<Pick<BookEntry, 'corners'>>): string {
+  const turned = corners ? `; ${corners.missed} of ${corners.n} corners gape` : '';
+  if (counts.length === 0) return `looked at, not counted${turned}`;
   const finish = finishById(finishId);
   const margin = finish?.variants
     .map(({ id }) => finish.margin(id))
@@ -23,5 +25,5 @@ export function countsInWords({
       it.short + it.over > 0 ? `${it.short + it.over} at the ${words.checks[it.check]}` : '',
     ),
   ].filter(Boolean);
-  return `${n} ${words.counted}: ${faults.join(', ') || 'all good'}`;
+  return `${n} ${words.counted}: ${faults.join(', ') || 'all good'}${turned}`;
 }

@@ -13,7 +13,7 @@ const right = 90;
 
 /** How a bound corner is turned, step by step from both faces; or rounded, with its least radius. */
 export function CornerPanel({ bench }: { bench: KeptPart & SetUpPart & WorkPart }) {
-  const { edge, record, finish, folds, request } = bench;
+  const { edge, record, folds, request } = bench;
   const { fine, cloth } = useLengths();
   const [at, setAt] = useState(0);
   const depthMm = record.fold.depthMm ?? 0;
@@ -40,7 +40,20 @@ export function CornerPanel({ bench }: { bench: KeptPart & SetUpPart & WorkPart 
   const radiusMm = leastCornerRadiusMm(depthMm, stripEasesPercent(variant));
   const elastic = variant === 'fold-over-elastic';
   const rounded = way === 'rounded' || elastic;
-  if (!stage || !finish) return null;
+  if (!stage) return null;
+  if (edge.shape !== 'cornered') {
+    return (
+      <div role="alert" className="p-6">
+        <h2 className="text-xl text-madder">A mitre needs a corner, and this edge curves</h2>
+        <p>
+          Satin gives too little to lie round a curve tighter than {cloth(radiusMm)}; here it is{' '}
+          {cloth(edge.minRadiusMm ?? 0)}. A strip on the bias goes round{' '}
+          {cloth(leastCornerRadiusMm(depthMm, stripEasesPercent('double-fold')))}, and a narrower
+          one round less.
+        </p>
+      </div>
+    );
+  }
   const { lengthMm: mitreMm } = mitreOf({ depthMm, angleDegrees });
   return (
     <div className="flex h-full flex-col md:flex-row">

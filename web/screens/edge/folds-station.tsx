@@ -31,13 +31,15 @@ const loadingTab = ['loading', 'Loading'] as const;
 type Bench = KeptPart & SetUpPart & WorkPart;
 
 /** What there is to look at of an edge that a strip goes round. */
-function tabsOf({ folds, edge, attachment, foot }: Bench) {
+function tabsOf({ folds, edge, attachment, foot, plan }: Bench) {
   if (!folds?.strip) return tabs;
   const binder = attachment !== null || foot.kind === 'binder';
   return [
     ...tabs,
     stripTab,
-    ...(edge.shape === 'cornered' ? [cornerTab] : []),
+    ...(edge.shape === 'cornered' || (plan.fold.variant === 'satin' && edge.minRadiusMm !== null)
+      ? [cornerTab]
+      : []),
     ...(binder ? [loadingTab] : []),
   ];
 }

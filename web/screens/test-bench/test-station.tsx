@@ -14,6 +14,7 @@ import { SymptomPicker } from './symptom-picker';
 import { usualMarkMm, useScrapDraft } from './scrap-draft';
 
 const SideBySide = later(async () => (await import('./side-by-side')).SideBySide);
+const FeetCompared = later(async () => (await import('./feet-compared')).FeetCompared);
 const LadderPanel = later(async () => (await import('./ladder-panel')).LadderPanel);
 
 const tab =
@@ -46,6 +47,11 @@ export function TestTable({ bench }: { bench: Bench }) {
             Test ladder
           </Tabs.Trigger>
         )}
+        {bench.attachment && !bench.pass && (
+          <Tabs.Trigger value="feet" className={tab}>
+            Feet compared
+          </Tabs.Trigger>
+        )}
       </Tabs.List>
       <Tabs.Content value="scrap" tabIndex={-1} className="min-h-0 grow overflow-y-auto">
         <NextScrap bench={bench} />
@@ -53,6 +59,11 @@ export function TestTable({ bench }: { bench: Bench }) {
       <Tabs.Content value="beside" tabIndex={0} className="min-h-0 grow overflow-y-auto">
         <Suspense>
           <SideBySide bench={bench} />
+        </Suspense>
+      </Tabs.Content>
+      <Tabs.Content value="feet" tabIndex={-1} className="min-h-0 grow overflow-y-auto">
+        <Suspense>
+          <FeetCompared bench={bench} />
         </Suspense>
       </Tabs.Content>
       <Tabs.Content value="ladder" tabIndex={-1} className="min-h-0 grow overflow-y-auto">
