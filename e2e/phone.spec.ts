@@ -9,6 +9,8 @@ const views = [
   '/edges/edge-napkins/edge',
   '/edges/edge-collar/folds?view=flat',
   '/edges/edge-collar/folds?view=cut',
+  '/edges/edge-blanket/folds?view=cut',
+  '/edges/edge-blanket/folds?view=corner',
   '/edges/edge-collar/setting',
   '/edges/edge-lining/setting',
   '/edges/edge-cape/finish',

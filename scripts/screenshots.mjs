@@ -13,12 +13,11 @@ const views = {
   'edge-along': '/edges/edge-trousers/edge?view=along',
   'station-finish': '/edges/edge-cape/finish',
   'station-folds': '/edges/edge-shirt/folds',
-  'folds-steps': '/edges/edge-trousers/folds?view=steps',
+  'strip-cut': '/edges/edge-collar/folds?view=cut',
   'margin-map': '/edges/edge-shirt/setting?view=map',
   swatch: '/edges/edge-apron/setting?view=swatch',
   'station-setting': '/edges/edge-cape/setting',
   'station-test': '/edges/edge-cape/test',
-  'test-ladder': '/edges/edge-shirt/test?view=ladder',
   book: '/book?scrap=earlier-4-2',
   'book-hand': '/book?view=hand',
   'cloth-shelf': '/cloths?cloth=cloth-canvas',
@@ -47,6 +46,9 @@ for (const [name, path] of Object.entries(views)) {
   await page.goto(server.address + path);
   await take(name);
 }
+await page.goto(`${server.address}/edges/edge-blanket/folds?view=corner`);
+for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Corner one step on' }).click();
+await take('bound-corner');
 await page.goto(server.address + project);
 await page.getByRole('button', { name: 'New edge' }).click();
 await page.getByRole('radio', { name: 'trouser leg' }).click();

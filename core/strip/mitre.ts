@@ -151,7 +151,7 @@ export function cornerStages(asked: CornerAsked): CornerStage[] {
       id: 'mitre-back',
       face: back,
       shapes: [cloth, second, under, first],
-      seams: [seam],
+      seams: [mitred],
       crease: down,
     }),
     {

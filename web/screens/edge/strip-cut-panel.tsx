@@ -138,7 +138,7 @@ function FromCloth(props: {
         </p>
       ) : (
         <>
-          <div className="flex min-h-0 grow flex-col md:flex-row">
+          <div className="flex min-h-0 grow flex-col md:min-h-44 md:flex-row">
             <div className="h-56 min-h-0 shrink-0 grow md:h-auto md:w-0 md:shrink">
               {way === 'tube' ? (
                 <TubePicture clothMm={[wideMm, longMm]} stripMm={stripMm} />

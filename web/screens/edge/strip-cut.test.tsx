@@ -174,7 +174,9 @@ describe('an attachment before the foot', () => {
     await bind();
     await app.open('/edges/edge-tabard/test?view=feet');
     await screen.findByText(/Which foot presses/);
-    const list = [...document.querySelectorAll('[aria-label="Feet that press"] li')].map((it) => it.textContent);
+    const list = [...document.querySelectorAll('[aria-label="Feet that press"] li')].map(
+      (it) => it.textContent,
+    );
     expect(list.length).toBeLessThanOrEqual(3);
     expect(list.some((text) => text.includes('Straight-stitch foot'))).toBe(true);
     expect(mainText()).toMatch(/Next: /);
@@ -192,7 +194,9 @@ test('corners of a scrap are counted beside front and back', async () => {
   await app.open('/edges/edge-blanket/test');
   const corners = await screen.findByLabelText(/^Corners sewn(?!:)/);
   fireEvent.change(corners, { target: { value: '8' } });
-  fireEvent.change(await screen.findByLabelText(/^Corners that gape(?!:)/), { target: { value: '2' } });
+  fireEvent.change(await screen.findByLabelText(/^Corners that gape(?!:)/), {
+    target: { value: '2' },
+  });
   await click(button('Record scrap 1'));
   await waitFor(async () =>
     expect(await app.read<{ corners: object }[]>('attempts?planId=plan-blanket')).toMatchObject([

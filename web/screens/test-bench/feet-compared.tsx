@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import type { FootRecord } from '../../../contract/records';
 import { Impossible } from '../../../core/impossible';
 import { withAttachment } from '../../../core/kit/binder';
-import { presserTroubles } from '../../../core/kit/presser-beside';
+import { presserTroubles, type PresserTrouble } from '../../../core/kit/presser-beside';
 import { judge } from '../../../core/plan/judge';
 import { setUpOf } from '../../../core/plan/set-up-of';
 import { startingSetting } from '../../../core/plan/starting-setting';
@@ -17,12 +17,19 @@ import { changePlan } from '../../bench/plan-change';
 /** So many are worth a scrap each. */
 const mostFeet = 3;
 
+/** What speaks against a foot, in three words. */
+const speaks: Readonly<Record<PresserTrouble, string>> = {
+  'no-presser': 'Made for something else.',
+  'too-narrow': 'Does not hold the whole binding.',
+  'too-long': 'Long for this curve.',
+};
+
 /** What a foot would reach behind the attachment, and what was sewn with it. */
 interface Tried {
   readonly foot: FootRecord;
   /** Null where the needle would meet it. */
   readonly chance: number | null;
-  readonly troubles: number;
+  readonly troubles: readonly PresserTrouble[];
   readonly sewn: number;
   readonly held: number;
 }
@@ -44,7 +51,7 @@ export function FeetCompared({ bench }: { bench: Bench }) {
       const faults = counts.reduce((sum, { short, over }) => sum + short + over, 0);
       return [
         {
-          ...{ foot, troubles: troubles.length, sewn, held: sewn - faults },
+          ...{ foot, troubles, sewn, held: sewn - faults },
           chance: chanceWith(bench, withAttachment(foot.specs, attachment.specs)),
         },
       ];
@@ -52,7 +59,7 @@ export function FeetCompared({ bench }: { bench: Bench }) {
     return all
       .sort(
         (a, b) =>
-          a.troubles - b.troubles ||
+          a.troubles.length - b.troubles.length ||
           (b.chance ?? -1) - (a.chance ?? -1) ||
           a.foot.soleMm.toeMm - b.foot.soleMm.toeMm,
       )
@@ -76,7 +83,7 @@ export function FeetCompared({ bench }: { bench: Bench }) {
       <ul aria-label="Feet that press" className="grid gap-3 pt-3 md:grid-cols-3">
         {tried.map(({ foot, chance, troubles, sewn, held }) => (
           <li key={foot.id} className="border-t-3 border-line pt-2">
-            <div className="h-40 overflow-hidden">
+            <div className="h-64 overflow-hidden">
               <FootOutline foot={foot} />
             </div>
             <p className="font-bold">{foot.name}</p>
@@ -86,7 +93,7 @@ export function FeetCompared({ bench }: { bench: Bench }) {
                 : `${Math.floor(chance * 100)} of 100 would hold.`}
             </p>
             <p className="text-sm text-soft">
-              {troubles > 0 ? 'Not its work: too narrow or too long. ' : ''}
+              {troubles.map((trouble) => `${speaks[trouble]} `)}
               {fine(foot.soleMm.widthMm)} wide, {fine(foot.soleMm.toeMm)} to the toe.
             </p>
             <p className="pb-2">
