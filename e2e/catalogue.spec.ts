@@ -58,7 +58,9 @@ test('by mouse: from a look at the finishes to a neck bound, its opening and its
   await boxes.nth(0).check();
   await boxes.nth(1).check();
   await expect(page.getByText(/^2 of \d+ done$/)).toBeVisible();
-  await expect(page.getByText('Cut the strip to a point at 45°', { exact: false })).toBeVisible();
+  await expect(
+    page.getByText('Cut the end of the strip to a long point', { exact: false }),
+  ).toBeVisible();
   await expect.poll(async () => (await app.api<Plan>('plans/plan-veil')).ticks).toHaveLength(2);
   await page.reload();
   await expect(page.getByText(/^2 of \d+ done$/)).toBeVisible();

@@ -109,7 +109,7 @@ test('the shelf is searched, narrowed and walked by keyboard, and a reload keeps
 }) => {
   await page.goto(`${app.address}/cloths`);
   const list = page.getByRole('listbox', { name: 'Cloths' });
-  await expect(list.getByRole('option')).toHaveCount(6);
+  await expect(list.getByRole('option')).toHaveCount(9);
   await list.focus();
   await page.keyboard.press('Home');
   await expect(page.getByRole('heading', { level: 2, name: /Cotton canvas/ })).toBeVisible();
@@ -125,7 +125,7 @@ test('the shelf is searched, narrowed and walked by keyboard, and a reload keeps
   await page.getByLabel('Only').selectOption('not used yet');
   await page.getByLabel('Order').selectOption('heaviest first');
   await page.getByLabel('Made', { exact: true }).selectOption('woven');
-  await expect(page.getByText(/^\d of 6 cloths$/)).toBeVisible();
+  await expect(page.getByText(/^\d of 9 cloths$/)).toBeVisible();
 });
 
 test('a cloth like a plain kind, with a photo; what is none is refused', async ({ page, app }) => {
@@ -179,7 +179,7 @@ test('out and in: a file is looked at row by row before anything is taken', asyn
   const waiting = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Cloths', exact: true }).click();
   const csv = readFileSync(await (await waiting).path(), 'utf8');
-  expect(csv.split('\r\n')).toHaveLength(8);
+  expect(csv.split('\r\n')).toHaveLength(11);
 
   const give = (text: string) =>
     page.getByLabel('File to take in').setInputFiles({

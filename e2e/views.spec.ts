@@ -127,7 +127,7 @@ test('an empty kit and shelf say what to do first', async ({ page, app }) => {
   }
   await expect(page.getByText('The drawer is empty.')).toBeVisible();
   await page.goto(`${app.address}/cloths`);
-  for (let count = 6; count > 0; count--) {
+  for (let count = 9; count > 0; count--) {
     await expect(page.getByRole('listbox').getByRole('option')).toHaveCount(count);
     await page.getByRole('button', { name: /^Remove cloth/ }).click();
     await page.getByRole('button', { name: 'Remove', exact: true }).click();

@@ -8,22 +8,25 @@ const round = (more: Partial<BegunEdge> = {}): BegunEdge => ({
 });
 
 test('an open edge begins at one end', () => {
-  expect(startPlaceOf(round({ closed: false }), 'thickest', false)).toEqual({
+  expect(startPlaceOf(round({ closed: false }), 'thickest', 'led')).toEqual({
     ...{ atMm: 0, why: 'one-end' },
   });
 });
 
 test('a round begins by the school, and by neither where no seam crosses it', () => {
-  expect(startPlaceOf(round(), 'thickest', false)).toEqual({ atMm: 391, why: 'thickest-seam' });
-  expect(startPlaceOf(round(), undefined, false).why).toBe('thickest-seam');
-  expect(startPlaceOf(round(), 'least-seen', false)).toEqual({ atMm: 0, why: 'least-seen' });
+  expect(startPlaceOf(round(), 'thickest', 'led')).toEqual({ atMm: 391, why: 'thickest-seam' });
+  expect(startPlaceOf(round(), undefined, 'led').why).toBe('thickest-seam');
+  expect(startPlaceOf(round(), 'least-seen', 'led')).toEqual({ atMm: 0, why: 'least-seen' });
   const bare = round({ seamsAtMm: [], beforeThickestMm: null });
-  expect(startPlaceOf(bare, 'thickest', true).why).toBe('least-seen');
+  expect(startPlaceOf(bare, 'thickest', 'fed').why).toBe('least-seen');
 });
 
-test('what has corners begins in the middle of its longest side', () => {
+test('what has corners begins in the middle of its longest side; a mitred binding at a corner', () => {
   const form = sides([300, 90], [500, 90], [300, 90], [500, 90]);
-  expect(startPlaceOf(round({ form, lengthMm: 1600 }), 'thickest', false)).toEqual({
+  expect(startPlaceOf(round({ form, lengthMm: 1600 }), 'thickest', 'side-by-side')).toEqual({
+    ...{ atMm: 0, why: 'one-corner' },
+  });
+  expect(startPlaceOf(round({ form, lengthMm: 1600 }), 'thickest', 'led')).toEqual({
     ...{ atMm: 550, why: 'mid-side' },
   });
 });
@@ -39,7 +42,7 @@ test('a scroll begins as far from any seam as the round allows, by trying every 
             return Math.min(off, 400 - off);
           }),
         );
-      const { atMm, why } = startPlaceOf(round({ seamsAtMm }), 'thickest', true);
+      const { atMm, why } = startPlaceOf(round({ seamsAtMm }), 'thickest', 'fed');
       expect(why).toBe('clear-of-seams');
       const best = Math.max(...Array.from({ length: 800 }, (_, i) => offOf(i / 2)));
       expect(offOf(atMm)).toBeCloseTo(best, 9);

@@ -8,7 +8,10 @@ export const handFoldedMm = 40;
 
 /** Why a line of stitching begins where it does. */
 export type StartReason =
-  'one-end' | 'thickest-seam' | 'least-seen' | 'clear-of-seams' | 'mid-side';
+  'one-end' | 'thickest-seam' | 'least-seen' | 'clear-of-seams' | 'mid-side' | 'one-corner';
+
+/** How a line goes round: led along a foot, fed through a scroll, or side by side to each corner. */
+export type GoesRound = 'led' | 'fed' | 'side-by-side';
 
 export interface StartPlace {
   readonly atMm: number;
@@ -53,12 +56,19 @@ function midSide(form: Extract<EdgeForm, { kind: 'cornered' }>): number {
  * has corners in the middle of its longest side. Source: craft practice, “The hands at the machine”.
  *
  * @param way the school chosen for a round: `thickest` or `least-seen`
- * @param fed whether the edge is fed through a scroll, which starts on no seam
+ * @param goes fed through a scroll it starts on no seam; a binding that is mitred, at a corner
  */
-export function startPlaceOf(edge: BegunEdge, way: string | undefined, fed: boolean): StartPlace {
+export function startPlaceOf(
+  edge: BegunEdge,
+  way: string | undefined,
+  goes: GoesRound,
+): StartPlace {
   if (!edge.closed) return { atMm: 0, why: 'one-end' };
+  if (edge.form?.kind === 'cornered' && goes === 'side-by-side') {
+    return { atMm: 0, why: 'one-corner' };
+  }
   if (edge.form?.kind === 'cornered') return { atMm: midSide(edge.form), why: 'mid-side' };
-  if (fed && edge.seamsAtMm.length > 0) {
+  if (goes === 'fed' && edge.seamsAtMm.length > 0) {
     return { atMm: clearOf(edge.seamsAtMm, edge.lengthMm), why: 'clear-of-seams' };
   }
   if (edge.beforeThickestMm === null || way === 'least-seen') {

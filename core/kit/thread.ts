@@ -19,4 +19,6 @@ export type ThreadUse = (typeof threadUses)[number];
 export interface Threading {
   readonly clothFibre?: Fibre | null | undefined;
   readonly threadFibre?: Fibre | null | undefined;
+  /** Of a strip that goes round the edge, where it is another cloth. */
+  readonly stripFibre?: Fibre | null | undefined;
 }

@@ -14,8 +14,22 @@ export interface Sample {
   readonly over: number;
 }
 
-/** The even grid of offsets, mm. */
-const shiftGrid = { fromMm: -2, stepMm: 0.025, count: 161 } as const;
+/** The even grid of offsets: how far to either side it goes where a prior says nothing else, mm. */
+const usualReachMm = 2;
+const shiftStepMm = 0.025;
+
+/** Offsets as a posterior's grid has them, mm. */
+export interface ShiftGrid {
+  readonly fromMm: number;
+  readonly stepMm: number;
+  readonly count: number;
+}
+
+const shiftGridOf = ({ reachMm = usualReachMm }: Prior): ShiftGrid => ({
+  ...{ fromMm: -reachMm, stepMm: shiftStepMm },
+  count: Math.round((2 * reachMm) / shiftStepMm) + 1,
+});
+
 const logSigmaGrid = { from: -1.2, step: 0.03, count: 81 } as const;
 
 /** The posterior of offset and spread: plain data, a row of offsets for each spread. */
@@ -23,10 +37,10 @@ export interface PosteriorGrid {
   /** Summing to 1. */
   readonly weights: Float64Array;
   readonly sigmasMm: readonly number[];
-  readonly shifts: { readonly fromMm: number; readonly stepMm: number; readonly count: number };
+  readonly shifts: ShiftGrid;
 }
 
-const shiftAt = (i: number) => shiftGrid.fromMm + i * shiftGrid.stepMm;
+const shiftAt = ({ fromMm, stepMm }: ShiftGrid, i: number) => fromMm + i * stepMm;
 
 /** The spread of a row, mm; halves lie between rows. */
 export function sigmaAt(grid: Pick<PosteriorGrid, 'sigmasMm'>, row: number): number {
@@ -83,22 +97,24 @@ function addSamples(
   logPosterior: Float64Array,
   hands: readonly DriftBelief[],
   samples: readonly DriftCount[],
+  shifts: ShiftGrid,
 ): void {
+  const { count } = shifts;
   let scouted = -Infinity;
   for (let row = 0; row < hands.length; row += scoutStep) {
     const hand = hands[row] as DriftBelief;
-    for (let i = 0; i < shiftGrid.count; i += scoutStep) {
-      let log = logPosterior[row * shiftGrid.count + i] ?? 0;
-      for (const sample of samples) log += logLikelihoodOf(sample, hand, shiftAt(i));
+    for (let i = 0; i < count; i += scoutStep) {
+      let log = logPosterior[row * count + i] ?? 0;
+      for (const sample of samples) log += logLikelihoodOf(sample, hand, shiftAt(shifts, i));
       if (log > scouted) scouted = log;
     }
   }
   hands.forEach((hand, row) => {
-    for (let i = 0; i < shiftGrid.count; i++) {
-      const at = row * shiftGrid.count + i;
+    for (let i = 0; i < count; i++) {
+      const at = row * count + i;
       let log = logPosterior[at] ?? 0;
       for (const sample of samples) {
-        log += logLikelihoodOf(sample, hand, shiftAt(i));
+        log += logLikelihoodOf(sample, hand, shiftAt(shifts, i));
         if (log < scouted - negligible) break;
       }
       logPosterior[at] = log;
@@ -158,17 +174,19 @@ export function posteriorOfCounts(
     { length: logSigmaGrid.count },
     (_, row) => prior.sigmaMm * Math.exp(logSigmaGrid.from + row * logSigmaGrid.step),
   );
-  const weights = new Float64Array(shiftGrid.count * sigmasMm.length);
+  const shifts = shiftGridOf(prior);
+  const { count } = shifts;
+  const weights = new Float64Array(count * sigmasMm.length);
   for (let row = 0; row < sigmasMm.length; row++) {
     const rowScore = (logSigmaGrid.from + row * logSigmaGrid.step) / prior.logSigmaSd;
-    for (let i = 0; i < shiftGrid.count; i++) {
-      const shiftScore = (shiftAt(i) - prior.shiftMm) / prior.shiftSdMm;
-      weights[row * shiftGrid.count + i] = -(rowScore * rowScore + shiftScore * shiftScore) / 2;
+    for (let i = 0; i < count; i++) {
+      const shiftScore = (shiftAt(shifts, i) - prior.shiftMm) / prior.shiftSdMm;
+      weights[row * count + i] = -(rowScore * rowScore + shiftScore * shiftScore) / 2;
     }
   }
   const counted = pooled(counts);
   const hands = sigmasMm.map((sigma) => normalDrift(0, sigma));
-  addSamples(weights, hands, counted);
+  addSamples(weights, hands, counted, shifts);
 
   const greatest = weights.reduce((most, log) => Math.max(most, log), -Infinity);
   let total = 0;
@@ -178,5 +196,5 @@ export function posteriorOfCounts(
     total += weight;
   }
   for (let at = 0; at < weights.length; at++) weights[at] = (weights[at] ?? 0) / total;
-  return { weights, sigmasMm, shifts: shiftGrid };
+  return { weights, sigmasMm, shifts };
 }

@@ -6,6 +6,8 @@ export interface Prior {
   /** Spread: log-normal around `sigmaMm`. */
   readonly sigmaMm: number;
   readonly logSigmaSd: number;
+  /** How far to either side an offset is looked for, mm; 2 when left out. */
+  readonly reachMm?: number;
 }
 
 /** Starting guess: standard deviation of an offset nobody has met yet, mm. */
@@ -18,5 +20,9 @@ export const placedShiftSdMm = 1;
 
 /** The prior of a person of whom nothing is known. */
 export function plainPrior(sigmaMm: number, shiftSdMm = plainShiftSdMm): Prior {
-  return { shiftMm: 0, shiftSdMm, sigmaMm, logSigmaSd: plainLogSigmaSd };
+  return {
+    ...{ shiftMm: 0, shiftSdMm, sigmaMm, logSigmaSd: plainLogSigmaSd },
+    // Four standard deviations, as of a plain offset.
+    ...(shiftSdMm > plainShiftSdMm ? { reachMm: 4 * shiftSdMm } : {}),
+  };
 }

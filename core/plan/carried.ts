@@ -30,6 +30,7 @@ export function priorsOf(
       return [
         source,
         {
+          ...plain,
           shiftMm: shift?.mm ?? plain.shiftMm,
           shiftSdMm: shift?.sdMm ?? plain.shiftSdMm,
           sigmaMm: sigmaMm * (skill?.factor ?? 1),

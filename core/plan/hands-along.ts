@@ -76,6 +76,7 @@ export function handsAlong(
   const kinds = finish.needs(wish.variant).machineKinds;
   const looped = kinds.every((kind) => kind === 'overlocker' || kind === 'coverstitch');
   const ends = schools['ends'] === 'tails' ? 'tails' : 'backstitch';
+  const sideBySide = nature.worked.includes('strip') && schools['binding-corner'] !== 'rounded';
   const start = startPlaceOf(
     {
       ...{ lengthMm, closed, form: edge.form },
@@ -83,7 +84,7 @@ export function handsAlong(
       beforeThickestMm: crossings.length > 0 ? along.startAtMm : null,
     },
     schools['round-start'],
-    fed,
+    fed ? 'fed' : sideBySide ? 'side-by-side' : 'led',
   );
   const shims = along.zones.filter(({ shimMm }) => shimMm >= leastShimMm);
   const met: HandsAt[] = [

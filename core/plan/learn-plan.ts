@@ -148,7 +148,9 @@ function gridsOf(
   const { guide } = grids;
   if (!plan.binder || !guide || !priors.wrap) return grids;
   const { shiftMm } = summarised(guide);
-  const wrap = gridOf('wrap', { ...priors.wrap, shiftMm: priors.wrap.shiftMm + shiftMm }, true);
+  const { reachMm } = priors.guide ?? {};
+  const aside = { ...priors.wrap, shiftMm: priors.wrap.shiftMm + shiftMm };
+  const wrap = gridOf('wrap', reachMm === undefined ? aside : { ...aside, reachMm }, true);
   return wrap ? { ...grids, wrap } : grids;
 }
 

@@ -74,7 +74,7 @@ export interface PlanRecords {
   readonly plan: PlanFacts;
   readonly cloth: { readonly properties: KeptCloth; readonly fibre?: Fibre | null };
   /** What a binding is made of; null for the cloth itself. */
-  readonly strip: { readonly properties: KeptCloth } | null;
+  readonly strip: { readonly properties: KeptCloth; readonly fibre?: Fibre | null } | null;
   readonly machine: { readonly specs: Machine };
   readonly foot: FootFacts;
   /** What folds the strip before the foot; none when left out. */
@@ -133,6 +133,7 @@ export function footNameOn(machine: { readonly specs: Machine }, foot: FootFacts
 
 /** What of the records the work hangs on, besides the set-up. */
 interface WorkRecords extends Pick<PlanRecords, 'edge' | 'threadFibre'> {
+  readonly strip?: { readonly fibre?: Fibre | null } | null;
   readonly plan: Pick<PlanFacts, 'schools'>;
   readonly cloth: Pick<PlanRecords['cloth'], 'fibre'>;
 }
@@ -143,7 +144,7 @@ interface WorkRecords extends Pick<PlanRecords, 'edge' | 'threadFibre'> {
  * @param defaults this person's ways, where the plan says nothing
  */
 export function workRequestOf(
-  { edge, plan: { schools }, cloth, threadFibre }: WorkRecords,
+  { edge, plan: { schools }, cloth, strip, threadFibre }: WorkRecords,
   sewing: SewingPlan,
   finish: Finish,
   defaults: Readonly<Record<string, string>> = {},
@@ -161,7 +162,7 @@ export function workRequestOf(
     },
     strip: sewing.strip,
     binder: sewing.binder,
-    threading: { clothFibre: cloth.fibre, threadFibre },
+    threading: { clothFibre: cloth.fibre, threadFibre, stripFibre: strip?.fibre },
     machineKind: sewing.machine.kind,
     schools: chosenWays(finish, sewing.fold.variant, schools, defaults),
   };

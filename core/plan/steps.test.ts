@@ -97,7 +97,7 @@ const ruled = [
   ...['overlapMm', 'firstMm', 'lastMm', 'beforeEndMm', 'belowMm', 'chainMm', 'notchMm', 'rubMm'],
   ...['pinMm', 'satinEndMm', 'satinStopMm', 'startAtMm', 'maxStackMm', 'soleMm', 'shimMm'],
   ...['longerMm', 'radiusMm', 'clipMm', 'everyMm', 'gapMm', 'overMm'],
-  ...['anchorWidthMm', 'anchorLengthMm', 'standOffMm', 'tipMm'],
+  ...['anchorWidthMm', 'anchorLengthMm', 'standOffMm', 'tipMm', 'startInMm'],
 ];
 
 /** Lengths that are sums of two in force. */

@@ -1,5 +1,6 @@
 import type { OnCloth, StripPiece } from '../../core/strip/piece';
 import { useLengths } from '../app/lengths-context';
+import { counted } from '../words/number';
 import { widthOf } from './place-labels';
 import { useBox } from './use-box';
 
@@ -31,7 +32,7 @@ export function CuttingPlan({ clothMm, pieces, cutting, takenMm = null }: Cuttin
           width={width}
           height={height}
           role="img"
-          aria-label={`The cloth, ${cloth(wide)} across and ${cloth(high)} along the grain, with ${cutting} strips to cut, to scale`}
+          aria-label={`The cloth, ${cloth(wide)} across and ${cloth(high)} along the grain, with ${counted(cutting, 'strip')} to cut, to scale`}
         >
           <rect
             x={left}

@@ -13,6 +13,7 @@ const begins: Readonly<Record<StartReason, string>> = {
   'least-seen': 'Where it is seen least: inside leg, side, back.',
   'clear-of-seams': 'Clear of every seam; a scroll starts on none.',
   'mid-side': 'In the middle of the longest side.',
+  'one-corner': 'At a corner, and side by side from there.',
 };
 
 const ended = {

@@ -1,6 +1,7 @@
 import type { WorkRequest, WorkStep, Workplace } from '../work';
 import { swingEveryMm } from '../../edge/swing';
 import { usualStandOffMm, usualTipMm } from '../../kit/binder';
+import { turnedInMm } from '../../strip/needed';
 import { stripEasesPercent } from '../../strip/eases';
 import { leastCornerRadiusMm } from '../../strip/round-corner';
 import { stitchFromFrontMm, stripOf } from './binding';
@@ -450,6 +451,24 @@ function corners(request: WorkRequest): WorkStep[] {
   ];
 }
 
+/** Whether it is sewn side by side, from corner to corner. */
+const sideBySide = ({ edge, schools, wish }: WorkRequest) =>
+  wish.variant === 'satin' || (edge.cornered && schools['binding-corner'] !== 'rounded');
+
+/** Where a mitred binding begins. */
+const startAtCorner = ({ wish }: WorkRequest, at: Workplace): WorkStep[] => [
+  once(
+    1,
+    'start',
+    at,
+    wish.variant === 'satin'
+      ? 'Turn the end of the binding in by {startInMm}, slip it over the edge and begin at a corner, tails held back.'
+      : 'Begin at a corner, the strip’s end turned in by {startInMm}; tails held back.',
+    { startInMm: turnedInMm.start },
+    ['handwheel'],
+  ),
+];
+
 /** Corners that are cut round before anything is bound. */
 function roundedCorners({ edge, schools, wish }: WorkRequest): WorkStep[] {
   if (!edge.cornered || schools['binding-corner'] !== 'rounded') return [];
@@ -478,6 +497,23 @@ function shorterSteps({ wish, schools }: WorkRequest): WorkStep[] {
         ? 'Cut the elastic {percent} % shorter than the edge; mark both in quarters and pull it to them as you sew.'
         : 'On an inside curve cut the strip {percent} % shorter than the edge; mark both in quarters, and ease to them.',
       { percent },
+    ),
+  ];
+}
+
+/** A strip that a hot iron melts or marks. */
+const melts = ({ threading }: WorkRequest): boolean =>
+  ['polyester', 'polyamide', 'acrylic'].includes(threading?.stripFibre ?? '');
+
+/** The raw back of a single fold, where the strip frays. */
+function heldBack({ wish, strip, cloth }: WorkRequest): WorkStep[] {
+  const fray = strip?.fray ?? cloth.fray;
+  if (wish.variant !== 'single-fold' || fray < 2) return [];
+  return [
+    step(
+      'hold-back',
+      home('overcasting'),
+      'The strip frays: overcast its back edge before it goes on, or take the double fold.',
     ),
   ];
 }
@@ -535,6 +571,7 @@ export function bindingSteps(request: WorkRequest, layers: number): WorkStep[] {
       ...starchSteps(request),
       ...stripSteps(request),
       ...shorterSteps(request),
+      ...heldBack(request),
       ...(blanket
         ? [
             along(
@@ -550,6 +587,7 @@ export function bindingSteps(request: WorkRequest, layers: number): WorkStep[] {
       ...firstPass(request),
     ],
     set: loadingSteps(request),
+    ...(sideBySide(request) ? { start: startAtCorner(request, at) } : {}),
     layers,
     scrap: { text: 'wrapped as the edge is, {layers} layers', layers },
     look: 'is the back caught all along, and does the line keep to the fold?',
@@ -559,7 +597,9 @@ export function bindingSteps(request: WorkRequest, layers: number): WorkStep[] {
     close: endsOf(request),
     check: 'front and back held everywhere.',
     press: lastPress(
-      blanket ? 'Press the binding only, and cool.' : 'Press the binding from both faces.',
+      blanket || melts(request)
+        ? 'Press the binding only, and cool.'
+        : 'Press the binding from both faces.',
     ),
   });
 }

@@ -13,6 +13,7 @@ const startsAt: Readonly<Record<StartReason, string>> = {
   'least-seen': 'where it is seen least',
   'clear-of-seams': 'clear of every seam, {startAtMm} along the edge',
   'mid-side': 'in the middle of a side, {startAtMm} along the edge',
+  'one-corner': 'at a corner',
 };
 
 /** Where to begin, and how. */
@@ -26,7 +27,7 @@ export function start(request: WorkRequest, at: Workplace): WorkStep[] {
         beforeThickestMm: alongOf(request, 1)?.startAtMm ?? null,
       },
       schools['round-start'],
-      false,
+      'led',
     );
     const arm = edge.cornered ? 'Start' : 'On the free arm, where there is one, start';
     return [
