@@ -102,6 +102,9 @@ test('a serged knit edge goes from waves to flat by two measured scraps', async 
   const advice = page.getByTestId('loopers');
   await expect(advice).toContainText('100 mm grew to 112 mm, by 12 %');
   await expect(advice).toContainText('Lower looper 1 number tighter');
+  // The form is empty again once it is for the next scrap.
+  await expect(page.getByRole('button', { name: 'Record scrap 2' })).toBeVisible();
+  await expect(page.getByLabel('Marks, after')).toHaveValue('');
   await page.getByLabel('Marks, after').fill('100');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Record scrap 2' }).click();

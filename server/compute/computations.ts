@@ -18,6 +18,7 @@ import { alongTheEdge } from '../../core/seam/crossings';
 import { finishesRequest } from '../../contract/choose';
 import { homeTests } from '../../contract/cloth';
 import { measureRequest } from '../../contract/measure';
+import { orderRequest } from '../../contract/order';
 import { foldsRequest, learnRequest, settingsRequest } from '../../contract/plan';
 import { crossingsRequest } from '../../contract/seam';
 import { shapeRequest } from '../../contract/shape';
@@ -27,6 +28,7 @@ import { knownEdge, turnAnswer } from './known-edge';
 import { knownFinish } from './known-finish';
 import { askedPlan, refuseStrip } from './asked-plan';
 import { learnAnswer } from './learn-answer';
+import { orderAnswer } from './order-answer';
 import { shapeAnswer } from './shape-answer';
 import { stripsAnswer } from './strips-answer';
 
@@ -168,6 +170,10 @@ export const computations = {
     return stripsAnswer(parseBody(stripsRequest, body));
   },
 
+  order(body: unknown) {
+    return orderAnswer(parseBody(orderRequest, body));
+  },
+
   learn(body: unknown) {
     return learnAnswer(parseBody(learnRequest, body));
   },
@@ -186,7 +192,7 @@ export const computations = {
       kit: {
         machines: kit.machines,
         feet: [...kit.feet, ...kit.attachments].map(
-          ({ kind, channelMm, mouthMm: _mouth, stripMm, ...specs }) => ({
+          ({ kind, channelMm, mouthMm: _mouth, flangeMm: _flange, stripMm, ...specs }) => ({
             ...{ kind, channelMm, stripMm },
             specs,
           }),
