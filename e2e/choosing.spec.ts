@@ -28,6 +28,11 @@ test('by keyboard: a wish is leaned on until another finish overtakes', async ({
   await page.goto(`${app.address}/edges/edge-cape/finish`);
   const list = page.getByRole('list', { name: /best first/ });
   const first = list.getByRole('listitem').first();
+  // Until it is worked out, the list stands in the order of the catalogue.
+  await expect(first).toContainText('of 100 sound with this kit');
+  await expect(first).toContainText('Bound edge');
+  await page.getByRole('slider', { name: 'not seen' }).focus();
+  for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowRight');
   await expect(first).toContainText('Blind hem');
   await page.getByRole('slider', { name: 'not seen' }).focus();
   for (let i = 0; i < 10; i++) await page.keyboard.press('ArrowLeft');

@@ -1,5 +1,5 @@
 // `npm run screenshots`: takes docs/screenshots/ anew, from the demo data, at 1280 × 800.
-import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
@@ -30,7 +30,7 @@ build();
 const dataFolder = mkdtempSync(join(tmpdir(), 'pin-margin-shots-'));
 const server = await spawnServer(dataFolder);
 const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
+  executablePath: ['/usr/bin/chromium', '/usr/bin/chromium-headless-shell'].find(existsSync),
   args: ['--no-sandbox'],
 });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });

@@ -80,7 +80,11 @@ async function readSources() {
 
 function findChromium() {
   const named = process.env.CHROMIUM;
-  const candidates = [named, '/usr/bin/chromium', '/usr/bin/chromium-browser'].filter(Boolean);
+  const candidates = [
+    // Debian's headless one has no windows to draw, and takes a quarter less time.
+    ...[named, '/usr/bin/chromium-headless-shell'],
+    ...['/usr/bin/chromium', '/usr/bin/chromium-browser'],
+  ].filter(Boolean);
   return candidates.find((path) => existsSync(path));
 }
 
@@ -176,7 +180,8 @@ try {
   installPackages();
   if (!findChromium()) {
     console.log('Installing a browser for the browser tests.');
-    installFromDebian(['chromium']);
+    // Where there is no headless one, the whole browser does.
+    if (!installFromDebian(['chromium-headless-shell'])) installFromDebian(['chromium']);
   }
   rmSync(join(root, 'test-results'), { recursive: true, force: true });
   mkdirSync(join(root, 'test-results'), { recursive: true });

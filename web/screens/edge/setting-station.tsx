@@ -133,6 +133,8 @@ function Clearance({ mm }: { mm: number }) {
 }
 
 const dials: readonly DialName[] = ['width', 'length', 'needlePosition', 'guide'];
+/** A binder is set before the needle: flange, its place, then what is usual. */
+const dialsOfBinder: readonly DialName[] = ['guide', 'needlePosition', 'width', 'length'];
 
 /** The setting as one would write it on a card. */
 export function SettingSlip({ bench }: { bench: Bench }) {
@@ -184,7 +186,7 @@ function DialSlip(props: { bench: Bench; later: Bench; finishMargin: FinishMargi
   // The width of a straight line is no dial of anything, nor a guide that nothing rides.
   const guided = set?.checks.some(({ v0 }) => v0.guide !== 0) ?? true;
   const looped = isLooped(plan);
-  const shown = dials.filter((dial) => {
+  const shown = (plan.binder ? dialsOfBinder : dials).filter((dial) => {
     if (dial === 'guide') return guided;
     if (dial === 'width') return swings(plan.stitch) && !looped;
     return dial === 'length' || !looped;

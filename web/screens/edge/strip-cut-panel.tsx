@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import type { StripPlan } from '../../../core/finish/fold-plan';
 import { Impossible } from '../../../core/impossible';
 import { stripAlong, type StripAlong } from '../../../core/plan/strip-along';
@@ -19,7 +19,7 @@ import { TubePicture } from '../../pictures/tube-picture';
 import { counted } from '../../words/number';
 import { issueInWords } from '../../words/refusals';
 import { StripPackages } from './strip-packages';
-import { StripPieces } from './strip-pieces';
+import { StripPieces, StripSheet } from './strip-pieces';
 
 const endNames = [
   ['turned', 'Turned in'],
@@ -160,7 +160,9 @@ function FromCloth(props: {
           {joins && joins.joins.length > 0 && (
             <JoinsLine edgeMm={edgeMm} joins={joins.joins} avoidMm={noJoinsAtMm(along)} />
           )}
-          <Enough cut={cut} way={way} />
+          <Enough cut={cut} way={way}>
+            <StripSheet planId={bench.record.id} way={way} pieceMm={[wideMm, takenMm ?? longMm]} />
+          </Enough>
         </>
       )}
     </>
@@ -168,7 +170,7 @@ function FromCloth(props: {
 }
 
 /** Whether it is enough, in one number. */
-function Enough({ cut, way }: { cut: StripCut; way: StripWay }) {
+function Enough({ cut, way, children }: { cut: StripCut; way: StripWay; children: ReactNode }) {
   const { cloth } = useLengths();
   const { enough, leftMm, totalMm, wantedMm, pieces, joins, fewest } = cut;
   const strips = fewest ?? pieces.length;
@@ -192,6 +194,7 @@ function Enough({ cut, way }: { cut: StripCut; way: StripWay }) {
             ? `: ${strips === 1 ? 'the longest does, without a join' : counted(strips - 1, 'join')}.`
             : `; this piece gives ${cloth(totalMm)}: ${counted(pieces.length, 'strip')}, ${counted(joins, 'join')}.`}
       </p>
+      {children}
     </div>
   );
 }

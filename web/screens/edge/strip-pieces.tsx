@@ -43,8 +43,6 @@ export function StripPieces(props: StripPiecesProps) {
       text: `${inCloth(takesMm)} of ${cloth.name} are off the shelf; undo gives them back.`,
     });
   };
-  const sheet = (page: 'a4' | 'letter') =>
-    `/api/plans/${bench.record.id}/strip.pdf?page=${page}&way=${way}&wideMm=${pieceMm[0]}&longMm=${takesMm ?? pieceMm[1]}`;
   return (
     <div className="flex w-full shrink-0 flex-col gap-1 overflow-y-auto border-t border-line px-3 py-2 text-sm md:w-60 md:border-t-0 md:border-l">
       {way !== 'tube' && (
@@ -98,20 +96,29 @@ export function StripPieces(props: StripPiecesProps) {
           )}
         </>
       )}
-      <p className="no-print flex flex-wrap items-center gap-x-2">
-        <Printer size={16} aria-hidden /> With a 45° line:
-        {(['a4', 'letter'] as const).map((page) => (
-          <a
-            key={page}
-            href={sheet(page)}
-            target="_blank"
-            rel="noreferrer"
-            className="underline underline-offset-2"
-          >
-            {page === 'a4' ? 'A4' : 'Letter'}
-          </a>
-        ))}
-      </p>
     </div>
+  );
+}
+
+/** The cutting plan on paper, with a line at 45° to lay against the selvedge. */
+export function StripSheet(props: { planId: string; way: StripWay; pieceMm: OnCloth }) {
+  const { planId, way, pieceMm } = props;
+  const sheet = (page: 'a4' | 'letter') =>
+    `/api/plans/${planId}/strip.pdf?page=${page}&way=${way}&wideMm=${pieceMm[0]}&longMm=${pieceMm[1]}`;
+  return (
+    <p className="no-print ml-auto flex shrink-0 items-center gap-x-2 text-sm">
+      <Printer size={16} aria-hidden /> with a 45° line:
+      {(['a4', 'letter'] as const).map((page) => (
+        <a
+          key={page}
+          href={sheet(page)}
+          target="_blank"
+          rel="noreferrer"
+          className="inline-flex min-h-9 items-center underline underline-offset-2"
+        >
+          {page === 'a4' ? 'A4' : 'Letter'}
+        </a>
+      ))}
+    </p>
   );
 }
