@@ -160,8 +160,11 @@ export interface OrderEffort {
   readonly states: number;
 }
 
-/** Enough for a garment; a large one keeps its bound. */
-export const usualEffort: OrderEffort = { beam: 60, states: 40_000 };
+/** Enough for a garment; of a large one fewer states are looked at, since each takes longer. */
+const effortFor = (count: number): OrderEffort => ({
+  beam: 60,
+  states: Math.round(Math.min(30_000, 1_800_000 / Math.max(1, count))),
+});
 
 /**
  * The order with the least minutes of change.
@@ -169,7 +172,10 @@ export const usualEffort: OrderEffort = { beam: 60, states: 40_000 };
  * @param asked without a ring, and with every id known; see `orderIssues`
  * @returns with a bound that no order goes below; proved where both are equal
  */
-export function workOrder(asked: OrderAsked, effort: OrderEffort = usualEffort): WorkOrder {
+export function workOrder(
+  asked: OrderAsked,
+  effort: OrderEffort = effortFor(asked.tasks.length),
+): WorkOrder {
   const model = orderModel(asked);
   const asWritten = minutesOf(
     model,
@@ -184,7 +190,6 @@ export function workOrder(asked: OrderAsked, effort: OrderEffort = usualEffort):
     const open = new Heap<Node>();
     open.push(first.atLeast, first);
     let looked = 0;
-    bound = Infinity;
     while (open.size > 0 && looked < effort.states) {
       if (open.least >= best.minutes - noise) break;
       const node = open.pop()!;
