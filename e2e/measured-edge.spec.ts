@@ -38,11 +38,13 @@ test('by mouse: a trouser leg by its picture, a mark dragged, and its sheet prin
       ({ name }) => name === 'Trouser leg',
     );
   await expect.poll(async () => (await made())?.form.left.backMm).toBe(now);
+  // A browser that shows no PDF takes it as a file: what is asked for is the same.
   const [sheet] = await Promise.all([
-    page.waitForEvent('popup'),
+    page.context().waitForEvent('request', (request) => request.url().includes('/marks.pdf')),
     page.getByRole('link', { name: 'PDF, A4' }).click(),
   ]);
   expect(sheet.url()).toContain('/marks.pdf?page=a4');
+  expect((await sheet.response())?.headers()['content-type']).toBe('application/pdf');
 });
 
 test('by keyboard: a blanket, its height by its handle, nearer and back', async ({ page, app }) => {
