@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import type { Cloth } from '../cloth/cloth';
+import { assumedStrip } from '../cloth/usual-strip';
 import { thickestTimes } from '../seam/crossing';
 import { catalogue } from './catalogue';
 import type { Finish } from './finish';
@@ -79,6 +80,7 @@ const thicknesses = fc.double({ min: 0.08, max: 2.5, noNaN: true });
 
 /** Wishes a variant can fold, in cloth of some thickness. */
 export function foldableWishes(finish: Finish, variant: string) {
+  const { worked, stripMm = Infinity } = finish.nature(variant);
   const rules = foldFields.flatMap((field) => {
     const rule = finish.fields[field];
     if (!rule || !takesField(rule, variant)) return [];
@@ -96,6 +98,8 @@ export function foldableWishes(finish: Finish, variant: string) {
       .map(({ wish, thicknessMm }) => ({
         wish: completed(finish.fields, { variant, ...wish }),
         cloth: { thicknessMm },
+        // As the app folds it: nobody binds plush with plush.
+        ...(worked.includes('strip') ? { strip: assumedStrip({ thicknessMm }, stripMm) } : {}),
       }))
       // Nobody turns a millimetre of cloth that is a millimetre thick.
       .filter(({ wish, cloth }) =>

@@ -12,6 +12,7 @@ import {
   oneStepOn,
   soundShare,
   studied,
+  summedUp,
   type Reached,
   type StudySetting,
   type Studied,
@@ -110,13 +111,5 @@ export function placingReached(
     advised.push(walk((samples) => lessonOf(finish, plan, samples).next.settings));
     trial.push(walk((samples) => byTurns(about, samples)));
   }
-  const at = (numbers: number[], share: number) =>
-    numbers.sort((a, b) => a - b)[Math.floor((numbers.length - 1) * share)] ?? 0;
-  return {
-    medianAdvised: at(advised, 0.5),
-    medianTrial: at(trial, 0.5),
-    ninthAdvised: at(advised, 0.9),
-    ninthTrial: at(trial, 0.9),
-    sewists,
-  };
+  return summedUp(advised, trial);
 }

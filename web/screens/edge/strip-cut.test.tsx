@@ -84,6 +84,7 @@ test('ready-made satin: packages, the largest of a proportion, and what is left 
   await enter(await field('In a package'), '141.5 in');
   await screen.findByText(/0 mm over, no join/);
   expect(mainText()).toMatch(/binds up to\s*762 mm × 1016 mm/);
+  expect(mainText()).toMatch(/✓ cot blanket, 762 mm × 1016 mm.*✕ lap quilt/);
   await enter(await field('In a package'), '141 in');
   await screen.findByText(/1 join, mid-side and never at a corner; one alone misses 12.7 mm/);
   // The other way round: what is asked is another size.

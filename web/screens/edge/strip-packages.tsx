@@ -15,6 +15,13 @@ import type { KeptPart } from '../../bench/bench';
 /** A package as they are often sold, mm. Starting guess. */
 const usualPackageMm = 2743.2;
 
+/** What is often bound, and how large it usually is, mm. Starting guesses. */
+const usualThings: readonly (readonly [name: string, sides: Sides])[] = [
+  ['placemat', [330, 480]],
+  ['cot blanket', [762, 1016]],
+  ['lap quilt', [1067, 1372]],
+];
+
 type Sides = readonly [wideMm: number, highMm: number];
 
 /** What is bound, as a rectangle: as it was measured, else one of that perimeter, three to four. */
@@ -87,6 +94,20 @@ export function StripPackages(props: { bench: KeptPart; along: StripAlong; strip
             {cloth(it.largest.sides[0])} × {cloth(it.largest.sides[1])}
           </b>{' '}
           in this proportion, without a join.
+        </p>
+        <p className="text-sm text-soft">
+          Round what else:{' '}
+          {usualThings.map(([name, size]) => {
+            const of = packageFor({
+              ...{ packageMm, sides: size, ends: along.ends, stripMm },
+              joinMm: 2 * usualJoinSeamMm,
+            });
+            return (
+              <span key={name} className="mr-2 inline-block">
+                {of.spareMm >= -1e-6 ? '✓' : '✕'} {name}, {cloth(size[0])} × {cloth(size[1])}
+              </span>
+            );
+          })}
         </p>
         {asIs && <TakeOff bench={bench} neededMm={it.neededMm} />}
       </div>
