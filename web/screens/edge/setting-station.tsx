@@ -27,13 +27,13 @@ import { counted } from '../../words/number';
 import type { Bench } from '../../bench/bench';
 import { isLooped } from './looped';
 import { AttachmentChoice } from './attachment-choice';
-import { LooperDials } from './looper-dials';
 import { PlacingDials } from './placing-dials';
 import { Passes } from './passes';
 import { PutIn } from './put-in';
 
 const starting = () => import('./starting-slip');
 const HoldOrHide = later(async () => (await import('./hold-or-hide')).HoldOrHide);
+const LooperDials = later(async () => (await import('./looper-dials')).LooperDials);
 const PrintedCard = later(async () => (await import('./printed-card')).PrintedCard);
 const StartingSlip = later(async () => (await starting()).StartingSlip);
 const StartingTable = later(async () => (await starting()).StartingTable);
@@ -266,7 +266,9 @@ function DialSlip(props: { bench: Bench; later: Bench; finishMargin: FinishMargi
       {seam && <p className="pt-2 text-sm text-soft">Seam ISO 4916 {seam}</p>}
       {bench.folds &&
         (plan.machine.kind === 'coverstitch' ? (
-          <LooperDials bench={bench} />
+          <Suspense>
+            <LooperDials bench={bench} />
+          </Suspense>
         ) : (
           <PutIn finish={finish} request={bench.request} />
         ))}
