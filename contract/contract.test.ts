@@ -48,7 +48,7 @@ describe('what is right passes unchanged', () => {
     ['a fold wish', foldWish, { variant: 'flat', depthMm: 40, extensionMm: 8, turnMm: null }],
     ['home tests', homeTests, { construction: 'knit', sampleGrams: 2, rollsOver: null }],
     ['an edge', edgeDraft, edge],
-    ['a project', projectDraft, { name: 'Coat', note: '' }],
+    ['a project', projectDraft, { name: 'Coat', note: '', garment: null }],
     [
       'preferences',
       preferencesDraft,

@@ -4,6 +4,7 @@ import { guidances, type Foot, type Guidance, type Guide } from '../core/kit/foo
 import { footKinds } from '../core/kit/foot-kind';
 import { machineKinds, patternsOfKind, type Machine } from '../core/kit/machine';
 import { needlePoints } from '../core/kit/needle';
+import { usualIds, type UsualId } from '../core/kit/put-back';
 import { shanks } from '../core/kit/shank';
 import { threadUses } from '../core/kit/thread';
 import { patterns } from '../core/stitch/stitch';
@@ -187,11 +188,47 @@ const flange = intervalMm.refine(([least]) => least >= 1, {
 
 const note = z.string().max(2000, 'At most 2000 characters.');
 
+const setTo = z.union([within(-1000, 1000), z.string().max(60, 'At most 60 characters.')]);
+
+/** A setting saved on a machine under a name. */
+export const memorised = z.strictObject({
+  id: z.string().min(1).max(64),
+  name: title('setting', 80),
+  cloth: z.string().max(120),
+  finish: z.string().max(64),
+  variant: z.string().max(64),
+  foot: z.string().max(250),
+  pattern: z.enum(patterns),
+  /** Where the solved dials stood; null for a finish that has none. */
+  settings: z
+    .strictObject({
+      widthMm: within(0, 20, ' mm'),
+      lengthMm: within(0.05, 20, ' mm'),
+      needlePositionMm: within(-20, 20, ' mm'),
+      guideMm: within(-60, 60, ' mm'),
+    })
+    .nullable(),
+  /** What stood beside them, by the value's id. */
+  values: z.record(z.string().max(64), setTo),
+});
+export type Memorised = z.infer<typeof memorised>;
+
 /** A machine in the drawer. */
 export const machineDraft = z.strictObject({
   name: title('machine'),
   specs: machine,
   note,
+  /** How it usually stands, where somebody said. */
+  usual: z
+    .strictObject(
+      Object.fromEntries(usualIds.map((id) => [id, setTo.optional()])) as Record<
+        UsualId,
+        z.ZodOptional<typeof setTo>
+      >,
+    )
+    .default({}),
+  /** Settings saved on it, the newest first. */
+  memory: z.array(memorised).max(200, 'A machine remembers 200 settings.').default([]),
 });
 export type MachineDraft = z.infer<typeof machineDraft>;
 

@@ -17,6 +17,7 @@ import {
   wishedDepthMm,
 } from './edge';
 import { edgeForm } from './edge-form';
+import { garment, took } from './garment';
 import { footDraft, machineDraft, needleDraft, threadDraft } from './kit';
 import {
   counted,
@@ -61,7 +62,12 @@ export type NeedleRecord = z.infer<typeof needleRecord>;
 export const threadRecord = z.object({ ...stored, ...threadDraft.shape });
 export type ThreadRecord = z.infer<typeof threadRecord>;
 
-export const projectDraft = z.strictObject({ name: title('project'), note: text(2000) });
+export const projectDraft = z.strictObject({
+  name: title('project'),
+  note: text(2000),
+  /** What makes it a garment; null while nobody said. */
+  garment: garment.nullable().default(null),
+});
 export type ProjectDraft = z.infer<typeof projectDraft>;
 export const project = z.object({ ...stored, ...projectDraft.shape });
 export type ProjectRecord = z.infer<typeof project>;
@@ -137,6 +143,8 @@ export const planDraft = z.strictObject({
   schools,
   /** Steps of the work that are done, by id. */
   ticks: z.array(z.string().max(64)).max(200),
+  /** What steps took that were timed, by id. */
+  took: took.default({}),
   /** Whether what was learned elsewhere with this foot and this hand is taken over. */
   carryOver: z.boolean().default(true),
 });

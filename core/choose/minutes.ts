@@ -40,6 +40,15 @@ export interface TimedEdge {
   readonly crossings: number;
 }
 
+/** Minutes a metre of a step that goes all along the edge. */
+const alongMinutes = ({ at, perMetreMinutes }: WorkStep): number =>
+  perMetreMinutes ?? (typeof at === 'string' ? perMetre[at] : perMetreAt[at.machine]);
+
+/** What one step takes on an edge of a length: once, or by the metre. */
+export function stepMinutes(step: WorkStep, lengthMm: number): number {
+  return step.onceMinutes ?? (alongMinutes(step) * lengthMm) / 1000;
+}
+
 /**
  * Minutes from cutting to the last pressing. What is done once an edge is billed once, the rest by
  * the metre; so a metre of a long ruffle is cheaper than a metre of a pocket edge.
@@ -50,11 +59,7 @@ export function minutesOf(steps: readonly WorkStep[], edge: TimedEdge): Minutes 
   const once = steps.reduce((sum, { onceMinutes }) => sum + (onceMinutes ?? 0), 0);
   const along = steps
     .filter(({ onceMinutes }) => onceMinutes === null)
-    .reduce(
-      (sum, { at, perMetreMinutes }) =>
-        sum + (perMetreMinutes ?? (typeof at === 'string' ? perMetre[at] : perMetreAt[at.machine])),
-      0,
-    );
+    .reduce((sum, step) => sum + alongMinutes(step), 0);
   const onceMinutes = once + perChange * changes + perCrossing[edge.passage] * edge.crossings;
   return {
     onceMinutes,

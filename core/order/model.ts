@@ -28,6 +28,8 @@ export interface OrderModel {
   /** How many tasks come directly before each. */
   readonly waitsFor: readonly number[];
   readonly slots: readonly Slot[];
+  /** What each slot is of its machine. */
+  readonly attributes: readonly (MachineAttribute | 'place')[];
   /** How many values a slot has. */
   readonly values: readonly number[];
   /** What each slot stands at to begin with; −1 for unknown. */
@@ -67,6 +69,7 @@ export function orderModel({ tasks, before, costs = {}, start = {} }: OrderAsked
     waitsFor[to] = (waitsFor[to] ?? 0) + 1;
   }
   const slots: Slot[] = [{ minutes: costs.place ?? usualChangeMinutes.place }];
+  const attributes: (MachineAttribute | 'place')[] = ['place'];
   const slotNumbers = new Map<string, number>();
   const values: Numbers[] = [new Numbers()];
   const slotOf = (machine: string, attribute: MachineAttribute): number => {
@@ -77,6 +80,7 @@ export function orderModel({ tasks, before, costs = {}, start = {} }: OrderAsked
       costs.perMachine?.[machine]?.[attribute] ?? costs[attribute] ?? usualChangeMinutes[attribute];
     slotNumbers.set(key, slots.length);
     slots.push({ minutes });
+    attributes.push(attribute);
     values.push(new Numbers());
     return slots.length - 1;
   };
@@ -99,7 +103,7 @@ export function orderModel({ tasks, before, costs = {}, start = {} }: OrderAsked
     if (name !== null) standing[slot] = values[slot]!.find(name) ?? -1;
   }
   return {
-    ...{ count: tasks.length, wants, after, waitsFor, slots },
+    ...{ count: tasks.length, wants, after, waitsFor, slots, attributes },
     values: values.map(({ size }) => size),
     start: standing,
   };
@@ -131,4 +135,32 @@ export function minutesOf(model: OrderModel, sequence: readonly number[]): numbe
     for (const next of model.after[task] ?? []) waits[next] = (waits[next] ?? 0) - 1;
   }
   return minutes;
+}
+
+/** Something that is changed before a task: where one is, or what a machine stands at. */
+export interface Changed {
+  readonly what: MachineAttribute | 'place';
+  /** The place one goes to, or the machine it is changed on. */
+  readonly place: string;
+  /** What it is changed to. */
+  readonly to: string;
+  readonly minutes: number;
+}
+
+/** What is changed before each task of a sequence, in its order. */
+export function changesAlong(asked: OrderAsked, sequence: readonly number[]): Changed[][] {
+  const model = orderModel(asked);
+  const standing = [...model.start];
+  return sequence.map((number) => {
+    const task = asked.tasks[number];
+    const wants = model.wants[number] ?? [];
+    const changed = wants.filter(({ slot, value }) => standing[slot] !== value);
+    for (const { slot, value } of wants) standing[slot] = value;
+    if (!task) return [];
+    return changed.map(({ slot }): Changed => {
+      const what = model.attributes[slot] ?? 'place';
+      const to = what === 'place' ? task.place : (task.state?.[what] ?? '');
+      return { what, place: task.place, to, minutes: model.slots[slot]?.minutes ?? 0 };
+    });
+  });
 }
