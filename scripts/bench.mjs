@@ -3,6 +3,7 @@ import { existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
+import { benchOrder } from './bench-order.mjs';
 import { benchBook } from './bench-book.mjs';
 import { benchShelf } from './bench-shelf.mjs';
 import { build, installPackages, root } from './prepare.mjs';
@@ -338,6 +339,8 @@ row(
 
 await benchShelf({ page, address: server.address, row });
 await benchBook({ browser, row });
+// Last: a minute of a solver beside it would slow whatever else is measured.
+await benchOrder({ address: server.address, row });
 
 await browser.close();
 await server.stop();

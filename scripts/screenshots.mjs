@@ -8,18 +8,17 @@ import { build, root } from './prepare.mjs';
 
 const project = '/projects/project-lantern-parade';
 const views = {
+  worktable: '/',
+  order: `${project}/order`,
   project,
   'station-cloth': '/edges/edge-cape/cloth',
-  'edge-along': '/edges/edge-trousers/edge?view=along',
   'station-finish': '/edges/edge-cape/finish',
   'station-folds': '/edges/edge-shirt/folds',
   'strip-cut': '/edges/edge-collar/folds?view=cut',
   'margin-map': '/edges/edge-shirt/setting?view=map',
-  swatch: '/edges/edge-apron/setting?view=swatch',
   'station-setting': '/edges/edge-cape/setting',
   'station-test': '/edges/edge-cape/test',
   book: '/book?scrap=earlier-4-2',
-  'book-hand': '/book?view=hand',
   'cloth-shelf': '/cloths?cloth=cloth-canvas',
   measure: '/cloths/cloth-ponte/measure/pull',
   keeping: '/keeping',
@@ -46,6 +45,14 @@ for (const [name, path] of Object.entries(views)) {
   await page.goto(server.address + path);
   await take(name);
 }
+await page.setViewportSize({ width: 390, height: 844 });
+await page.goto(`${server.address}/at/edge-tunic`);
+for (let i = 1; i <= 6; i++) {
+  await page.getByText(`${i} of 26`).waitFor();
+  await page.keyboard.press('ArrowRight');
+}
+await take('at-the-machine');
+await page.setViewportSize({ width: 1280, height: 800 });
 await page.goto(`${server.address}/edges/edge-blanket/folds?view=corner`);
 for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Corner one step on' }).click();
 await take('bound-corner');

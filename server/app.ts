@@ -2,13 +2,20 @@ import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import type { ServerResponse } from 'node:http';
 import { join } from 'node:path';
-import express, { type Express, type NextFunction, type Request, type Response } from 'express';
+import express, {
+  type Express,
+  type NextFunction,
+  type Request,
+  type RequestHandler,
+  type Response,
+} from 'express';
 import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { answerErrors } from './http/errors';
 import {
+  loopbackNames,
   refuseForeign,
   refuseFromElsewhere,
   refuseWrittenDeep,
@@ -21,12 +28,15 @@ import { bookRoutes } from './routes/book';
 import { computeRoutes } from './routes/compute';
 import { Events, eventRoutes } from './routes/events';
 import { exchangeRoutes } from './routes/exchange';
+import { garmentRoutes } from './routes/garments';
 import { historyRoutes } from './routes/history';
 import { photoRoutes } from './routes/photos';
 import { printRoutes } from './routes/print';
 import { recordReading, recordRoutes } from './routes/records';
 import { removedRoutes } from './routes/removed';
+import { sharingRoutes, type Sharing } from './routes/sharing';
 import { snapshotRoutes } from './routes/snapshots';
+import { tableRoutes } from './routes/table';
 import type { Pictures } from './photos/pictures';
 import type { Store } from './store/store';
 import type { Compute } from './work/compute';
@@ -35,7 +45,9 @@ import type { Importer } from './work/importer';
 export interface AppParts {
   readonly store: Store;
   readonly log: Logger;
+  /** The address listened on. */
   readonly host: string;
+  readonly sharing: Sharing;
   /** The built client; null to serve the API alone. */
   readonly clientFolder: string | null;
   readonly compute: Compute;
@@ -106,15 +118,33 @@ const contentSecurityPolicy = {
   },
 };
 
-/** The HTTP application: guards, API, and the built client with its own addresses. */
-export function createApp(parts: AppParts): Express {
+/** What is different for whoever comes by the home network. */
+export interface FromNetwork {
+  /** What lets paired devices in, and nobody else. */
+  readonly gate: RequestHandler;
+  /** What the network may call this machine. */
+  readonly names: readonly string[];
+  readonly scheme: 'http' | 'https';
+}
+
+/**
+ * The HTTP application: guards, API, and the built client with its own addresses.
+ *
+ * @param network for the home network; left out, for this machine alone
+ */
+export function createApp(parts: AppParts, network?: FromNetwork): Express {
   const { store, log, host, clientFolder, fontFile, compute, pictures, importer } = parts;
   const app = express();
   app.disable('x-powered-by');
   // An answer is made from what is stored at that moment; telling it from the one before it costs
   // more than sending it over the loopback address, and so does packing it.
   app.disable('etag');
-  app.use(refuseForeign(host));
+  app.use(
+    network
+      ? refuseForeign(network.names, network.scheme)
+      : refuseForeign([...loopbackNames, host.toLowerCase()]),
+  );
+  if (network) app.use(network.gate);
 
   const api = express.Router();
   api.use(refuseFromElsewhere, answerHeaders, logChanges(log));
@@ -130,6 +160,7 @@ export function createApp(parts: AppParts): Express {
   api.use(eventRoutes(events));
   api.use(archiveRoutes(store, pictures));
   api.use(snapshotRoutes(store));
+  api.use(sharingRoutes(parts.sharing));
   // Files are sent as they are; everything else is JSON.
   api.use(photoRoutes(store, pictures));
   api.use(exchangeRoutes(store, importer));
@@ -143,6 +174,8 @@ export function createApp(parts: AppParts): Express {
     throw notFound('computation', `${request.method} ${request.path}`);
   });
   api.use(historyRoutes(store));
+  api.use(garmentRoutes(store));
+  api.use(tableRoutes(store));
   api.use(printRoutes(store, fontFile));
   api.use(removedRoutes(store));
   api.use(bookRoutes(store));

@@ -1,4 +1,4 @@
-import { createServer } from 'node:http';
+import { createServer, type Server } from 'node:http';
 import { createRequire } from 'node:module';
 import type { AddressInfo } from 'node:net';
 import { resolve } from 'node:path';
@@ -8,6 +8,11 @@ import { openDatabase } from './database/open';
 import { fillWhenEmpty } from './demo/fill';
 import { keepDaily } from './store/keep-daily';
 import { settingsFrom } from './settings';
+import { homeAddresses, homeNames } from './sharing/addresses';
+import { Devices } from './sharing/devices';
+import { deviceGate } from './sharing/gate';
+import { PairingCode } from './sharing/pairing-code';
+import { networkServer } from './sharing/share';
 import { picturesApart } from './photos/pictures';
 import { Store } from './store/store';
 import { computeOnThreads } from './work/compute';
@@ -15,14 +20,14 @@ import { importOnThread } from './work/importer';
 
 /** Starts the server, prints its address, and stops it gracefully when asked to. */
 async function main(): Promise<void> {
-  const settings = settingsFrom(process.env);
+  const settings = settingsFrom(process.env, process.argv.slice(2));
   const log = pino({ level: settings.logLevel });
   const { evenWithoutWal } = settings;
   const database = await openDatabase(settings.dataFolder, { evenWithoutWal });
   const beside = (name: string) => resolve(import.meta.dirname, name);
   const compute = computeOnThreads(beside('compute-worker.js'));
   const store = new Store(database, compute);
-  await fillWhenEmpty(store);
+  await fillWhenEmpty(store, { demo: !settings.empty });
   const endDaily = keepDaily(store, log);
 
   const clientFolder = resolve(import.meta.dirname, '../client');
@@ -31,26 +36,44 @@ async function main(): Promise<void> {
   );
   const pictures = picturesApart(beside('picture-process.js'));
   const importer = importOnThread(beside('import-worker.js'), database, pictures);
+  const { certificate, shareOn } = settings;
+  const shared = shareOn === null ? [] : homeAddresses(shareOn);
+  if (shareOn !== null && shared.length === 0) {
+    throw new Error(
+      'This machine has no address on a home network to share on. Join the network first, or start without --share.',
+    );
+  }
+  const scheme = certificate ? 'https' : 'http';
+  const addresses: string[] = [];
+  const code = new PairingCode();
+  const devices = new Devices(settings.dataFolder);
+  const isPrivate = certificate !== null;
   const parts = {
-    store,
-    log,
-    host: settings.host,
-    clientFolder,
-    fontFile,
-    compute,
-    pictures,
-    importer,
+    ...{ store, log, host: settings.host, clientFolder, fontFile, compute, pictures, importer },
+    sharing: { devices, code, addresses, isPrivate },
   };
-  const server = createServer(createApp(parts));
-  server.on('error', (error: NodeJS.ErrnoException) => {
-    const hint = error.code === 'EADDRINUSE' ? ' Something else listens there; set PORT.' : '';
-    console.error(`Pin Margin cannot listen on ${settings.host}:${settings.port}.${hint}`);
-    process.exit(1);
-  });
-  server.listen(settings.port, settings.host, () => {
-    const { port } = server.address() as AddressInfo;
-    const host = settings.host.includes(':') ? `[${settings.host}]` : settings.host;
-    console.log(`Pin Margin is at http://${host}:${port}/`);
+  const servers: Server[] = [];
+  const listen = (server: Server, host: string, port: number, onPort: (port: number) => void) => {
+    servers.push(server);
+    server.on('error', (error: NodeJS.ErrnoException) => {
+      const hint = error.code === 'EADDRINUSE' ? ' Something else listens there; set PORT.' : '';
+      console.error(`Pin Margin cannot listen on ${host}:${port}.${hint}`);
+      process.exit(1);
+    });
+    server.listen(port, host, () => onPort((server.address() as AddressInfo).port));
+  };
+  const at = (host: string) => (host.includes(':') ? `[${host}]` : host);
+  listen(createServer(createApp(parts)), settings.host, settings.port, (port) => {
+    console.log(`Pin Margin is at http://${at(settings.host)}:${port}/`);
+    if (shared.length === 0) return;
+    const gate = deviceGate({ devices, code, isPrivate });
+    const app = createApp(parts, { gate, names: homeNames(shared), scheme });
+    for (const host of shared) {
+      listen(networkServer(app, certificate), host, port, () => {
+        addresses.push(`${scheme}://${at(host)}:${port}`);
+        console.log(`Shared with the home network at ${scheme}://${at(host)}:${port}/`);
+      });
+    }
   });
 
   let stopping = false;
@@ -59,15 +82,15 @@ async function main(): Promise<void> {
     stopping = true;
     pictures.close();
     endDaily();
-    server.close(() => {
-      void store
-        .settle()
-        .then(() => database.close())
-        .finally(() => process.exit(0));
-    });
-    server.closeIdleConnections();
+    void Promise.all(
+      servers.map((server) => new Promise<void>((closed) => server.close(() => closed()))),
+    )
+      .then(() => store.settle())
+      .then(() => database.close())
+      .finally(() => process.exit(0));
+    for (const server of servers) server.closeIdleConnections();
     // A browser may hold its connection open for minutes; nobody waits that long.
-    setTimeout(() => server.closeAllConnections(), 2000).unref();
+    setTimeout(() => servers.forEach((server) => server.closeAllConnections()), 2000).unref();
   };
   process.on('SIGINT', stop);
   process.on('SIGTERM', stop);

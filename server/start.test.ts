@@ -19,14 +19,31 @@ describe('how a run is set up', () => {
     expect(settings).toMatchObject({ host: '::1', port: 8080, dataFolder: '/tmp/elsewhere' });
   });
 
-  test.each(['0.0.0.0', '::', '192.168.1.4', 'sewing.example', '127.0.0.1.example'])(
-    'an address that others can reach, %s, is refused with the reason',
+  test.each(['8.8.8.8', 'sewing.example', '127.0.0.1.example', '2001:db8::1', '172.32.0.1'])(
+    'an address that is at no home, %s, is refused with the reason',
     (HOST) => {
       expect(() => settingsFrom({ HOST })).toThrow(
-        /HOST is “.*”, which other machines could reach/,
+        /HOST is “.*”, which is no address of a home network/,
       );
     },
   );
+
+  test.each(['0.0.0.0', '::', '192.168.1.4', '10.2.3.4', 'fd12::7'])(
+    'sharing by HOST %s leaves the machine’s own address as it is',
+    (HOST) => {
+      expect(settingsFrom({ HOST })).toMatchObject({ host: '127.0.0.1', shareOn: HOST });
+    },
+  );
+
+  test('by its options: shared with all of the home network, begun without the demo', () => {
+    expect(settingsFrom({}, ['--share'])).toMatchObject({ shareOn: '0.0.0.0', empty: false });
+    expect(settingsFrom({}, ['--empty'])).toMatchObject({ shareOn: null, empty: true });
+    expect(() => settingsFrom({}, ['--shared'])).toThrow('“--shared” is no option');
+  });
+
+  test('half a certificate is refused', () => {
+    expect(() => settingsFrom({ PIN_MARGIN_CERT: '/home/me/cert.pem' })).toThrow(/needs both/);
+  });
 
   test.each(['abc', '-1', '70000', '80.5'])('a port of %s is refused by name', (PORT) => {
     expect(() => settingsFrom({ PORT })).toThrow(`PORT is “${PORT}”`);

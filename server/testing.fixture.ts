@@ -1,5 +1,5 @@
 import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
-import { createServer } from 'node:http';
+import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
@@ -9,6 +9,9 @@ import { createApp } from './app';
 import { databaseName, openDatabase } from './database/open';
 import { fillWhenEmpty } from './demo/fill';
 import { picturesHere } from './photos/pictures';
+import { Devices } from './sharing/devices';
+import { deviceGate } from './sharing/gate';
+import { PairingCode } from './sharing/pairing-code';
 import { Store } from './store/store';
 import { computeHere } from './work/compute';
 import { importHere } from './work/importer';
@@ -48,13 +51,15 @@ export async function startServer(given?: string, clientFolder: string | null = 
     'node_modules/@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-400-normal.woff',
   );
   const log = pino({ level: 'silent' });
-  const server = createServer(
-    createApp({
-      ...{ store, log, host: '127.0.0.1', clientFolder, fontFile },
-      ...{ compute: computeHere, pictures: picturesHere },
-      importer: importHere(database, picturesHere),
-    }),
-  );
+  const [devices, code, addresses] = [new Devices(dataFolder), new PairingCode(), [] as string[]];
+  const parts = {
+    ...{ store, log, host: '127.0.0.1', clientFolder, fontFile },
+    ...{ compute: computeHere, pictures: picturesHere },
+    importer: importHere(database, picturesHere),
+    sharing: { devices, code, addresses, isPrivate: false },
+  };
+  const shared: Server[] = [];
+  const server = createServer(createApp(parts));
   await new Promise<void>((listening) => server.listen(0, '127.0.0.1', listening));
   const { port } = server.address() as AddressInfo;
   return {
@@ -62,11 +67,26 @@ export async function startServer(given?: string, clientFolder: string | null = 
     store,
     address: `http://127.0.0.1:${port}`,
     http: supertest(`http://127.0.0.1:${port}`),
+    devices,
+    code,
+    /** Opens it to a network as well, as far as a test needs one: behind the gate of devices. */
+    async share() {
+      const gate = deviceGate({ devices, code, isPrivate: false, pause: () => Promise.resolve() });
+      const names = ['127.0.0.1', 'sewing-room.local'];
+      const open = createServer(createApp(parts, { gate, names, scheme: 'http' }));
+      await new Promise<void>((listening) => open.listen(0, '127.0.0.1', listening));
+      shared.push(open);
+      const address = `http://127.0.0.1:${(open.address() as AddressInfo).port}`;
+      addresses.push(address);
+      return { address, http: supertest(address) };
+    },
     /** Closes the server; the data folder goes too unless it is still wanted. */
     async stop(keepData = false) {
-      const closed = new Promise((done) => server.close(done));
-      server.closeAllConnections();
-      await closed;
+      for (const one of [server, ...shared]) {
+        const closed = new Promise((done) => one.close(done));
+        one.closeAllConnections();
+        await closed;
+      }
       await database.close();
       if (!keepData) rmSync(dataFolder, { recursive: true, force: true });
     },

@@ -12,6 +12,7 @@ import { bookInOrder } from './migrations/0009-book-in-order';
 import { measuredEdges } from './migrations/0010-measured-edges';
 import { levellingPlates } from './migrations/0011-levelling-plates';
 import { bindings } from './migrations/0012-bindings';
+import { garments } from './migrations/0013-garments';
 import { Tables } from './tables';
 import { FolderTrouble } from './trouble';
 
@@ -29,6 +30,7 @@ export const migrations: readonly Migration[] = [
   measuredEdges,
   levellingPlates,
   bindings,
+  garments,
 ];
 
 /** The number of the tables as this app knows them; it stands in the head of the file too. */

@@ -62,7 +62,13 @@ const columns: Record<RecordTable, ModelAttributes> = {
     photoId: text,
     readyMade: json,
   },
-  machines: { name: text, specs: json, note: text },
+  machines: {
+    name: text,
+    specs: json,
+    note: text,
+    usual: { type: json, defaultValue: {} },
+    memory: { type: json, defaultValue: [] },
+  },
   feet: {
     name: text,
     kind: text,
@@ -76,7 +82,7 @@ const columns: Record<RecordTable, ModelAttributes> = {
   },
   needles: { name: text, size: number, point: text, left: DataTypes.INTEGER, note: text },
   threads: { name: text, use: text, fibre: text, tex: number, colour: text, note: text },
-  projects: { name: text, note: text },
+  projects: { name: text, note: text, garment: json },
   edges: {
     projectId: text,
     name: text,
@@ -120,6 +126,7 @@ const columns: Record<RecordTable, ModelAttributes> = {
     keptAttemptId: text,
     schools: json,
     ticks: json,
+    took: { type: json, defaultValue: {} },
     // What a row starts with that was written down before there was such a column.
     carryOver: { type: DataTypes.BOOLEAN, defaultValue: false },
   },

@@ -90,7 +90,7 @@ describe('a copy', () => {
     const { folder, file } = folderOf();
     const running = await openDatabase(folder);
     await running.connection.run(
-      `INSERT INTO projects VALUES ('p', 1, '2026-01-01', '2026-01-01', 'Lanterns', '')`,
+      `INSERT INTO projects (id, version, createdAt, updatedAt, name, note) VALUES ('p', 1, '2026-01-01', '2026-01-01', 'Lanterns', '')`,
     );
     const copy = folderOf();
     for (const part of ['', '-wal']) copyFileSync(file + part, copy.file + part);

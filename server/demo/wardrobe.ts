@@ -88,6 +88,7 @@ function sewn(projectId: string, demo: DemoEdge): Entry[] {
     settings: lastSewn,
     keptAttemptId: null,
     ticks: [],
+    took: {},
     // These were sewn side by side; none knew of the others.
     carryOver: false,
   };
@@ -118,6 +119,7 @@ function planned(projectId: string, other: OtherEdge): Entry[] {
     keptAttemptId: null,
     schools: {},
     ticks: [],
+    took: {},
     carryOver: true,
   };
   return [
@@ -149,7 +151,11 @@ function makeWardrobe(): Entry[] {
     {
       table: 'projects',
       id: projectId,
-      draft: { name: 'Lantern-parade wardrobe', note: 'Seven costumes, one evening, much wind.' },
+      draft: {
+        name: 'Lantern-parade wardrobe',
+        note: 'Seven costumes, one evening, much wind.',
+        garment: null,
+      },
     },
     ...earlierSamples().map(({ id, draft }) => ({ table: 'attempts' as const, id, draft })),
     ...blindEdges.flatMap((demo) => sewn(projectId, demo)),

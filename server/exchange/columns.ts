@@ -74,6 +74,8 @@ export const columns: Readonly<Record<ExchangeTable, readonly Column[]>> = {
     word('lengthMeans', 'specs.lengthMeans'),
     at('list', 'patterns', 'specs.patterns'),
     at('list', 'shanks', 'specs.shanks'),
+    at('json', 'usual'),
+    at('json', 'memory'),
     text('note'),
     word('createdAt'),
   ],

@@ -4,7 +4,7 @@ import { deepestNesting, isNestedDeeper, isWrittenDeeper } from './nesting';
 import { zeroByteAt, zeroByteMessage } from './zero-bytes';
 
 /** The names a loopback server goes by. */
-const loopbackNames = ['localhost', '127.0.0.1', '[::1]'];
+export const loopbackNames = ['localhost', '127.0.0.1', '[::1]'];
 
 function nameOf(hostHeader: string): string | null {
   try {
@@ -18,10 +18,11 @@ function nameOf(hostHeader: string): string | null {
  * Refuses requests that were meant for, or come from, another site: a page elsewhere that has
  * its own name point at this machine could otherwise read and change the records.
  *
- * @param host the address listened on, which is a name of this server too
+ * @param names what this server is called, in lower case
+ * @param scheme by which it is reached
  */
-export function refuseForeign(host: string) {
-  const own = new Set([...loopbackNames, host.toLowerCase()]);
+export function refuseForeign(names: readonly string[], scheme: 'http' | 'https' = 'http') {
+  const own = new Set(names);
   // A browser sends the same name each time; it is taken apart once.
   let last: string | undefined;
   return (request: Request, _response: Response, next: NextFunction) => {
@@ -36,7 +37,7 @@ export function refuseForeign(host: string) {
     }
     last = named;
     const { origin } = request.headers;
-    if (origin !== undefined && origin !== `http://${request.headers.host}`) {
+    if (origin !== undefined && origin !== `${scheme}://${request.headers.host}`) {
       throw new Refusal(
         403,
         'foreign-origin',

@@ -1,4 +1,4 @@
-import { Router } from 'express';
+import { Router, type Response } from 'express';
 import * as z from 'zod';
 import { pageSizesMm, type PageSize } from '../../core/fold/gauge';
 import { cutStrip, stripWays } from '../../core/strip/cut';
@@ -11,6 +11,9 @@ import { marksSheet } from '../print/marks-sheet';
 import { sheetPdf } from '../print/sheet-pdf';
 import { gaugeSheet } from '../print/gauge-sheet';
 import { stripSheet } from '../print/strip-sheet';
+import { workSheetPdf, type PrintedWork } from '../print/work-sheet';
+import { orderOfProject } from './garments';
+import { printedEdge, printedGarment } from '../store/printed-work';
 import { sheetSvg } from '../print/sheet-svg';
 import { planDraftOf, propertiesOf, takenFinish } from '../store/sewing-plan';
 import type { Store } from '../store/store';
@@ -94,6 +97,26 @@ export function printRoutes(store: Store, fontFile: string): Router {
     response.set('Content-Disposition', `inline; filename="strips-${page}.${format}"`);
     if (format === 'svg') response.type('image/svg+xml').send(sheetSvg(sheet));
     else response.type('application/pdf').send(await sheetPdf(sheet, fontFile));
+  });
+
+  const sendWork = async (
+    response: Response,
+    work: PrintedWork,
+    asked: Record<string, unknown>,
+  ): Promise<void> => {
+    const { page } = parseBody(query, asked);
+    response
+      .set('Content-Disposition', `inline; filename="work-${page}.pdf"`)
+      .type('application/pdf')
+      .send(await workSheetPdf(work, page, fontFile));
+  };
+  router.get('/edges/:id/work.pdf', async (request, response) => {
+    await sendWork(response, await printedEdge(store, request.params.id), { ...request.query });
+  });
+  router.get('/projects/:id/work.pdf', async (request, response) => {
+    const { id } = request.params;
+    const work = await orderOfProject(store, id);
+    await sendWork(response, await printedGarment(store, id, work), { ...request.query });
   });
 
   router.get('/edges/:id/marks.:format', async (request, response) => {

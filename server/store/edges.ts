@@ -27,6 +27,7 @@ export async function createEdge(change: Change, draft: EdgeDraft): Promise<Crea
     keptAttemptId: null,
     schools: {},
     ticks: [],
+    took: {},
     carryOver: true,
   };
   await change.create('plans', plan);

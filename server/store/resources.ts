@@ -26,6 +26,7 @@ import { knownFinish } from '../compute/known-finish';
 import { Refusal } from '../http/refusal';
 import { checkPatched, recordAttempt, unpinOthers } from './attempts';
 import { createEdge } from './edges';
+import { checkGarment } from './garments';
 import { assemble, noFinishYet, pointedAt, refuseBlocked } from './sewing-plan';
 import type { Change, Created } from './change';
 
@@ -196,7 +197,7 @@ export const resources: { readonly [T in RecordTable]: Resource<T> } = {
   machines: {
     table: 'machines',
     draft: machineDraft,
-    patchable: ['name', 'specs', 'note'],
+    patchable: Object.keys(machineDraft.shape),
     filters: [],
     creatable: true,
     create: (change, draft) => asItIs(change, 'machines', draft),
@@ -233,10 +234,14 @@ export const resources: { readonly [T in RecordTable]: Resource<T> } = {
   projects: {
     table: 'projects',
     draft: projectDraft,
-    patchable: ['name', 'note'],
+    patchable: Object.keys(projectDraft.shape),
     filters: [],
     creatable: true,
-    create: (change, draft) => asItIs(change, 'projects', draft),
+    create: async (change, draft) => {
+      await checkGarment(change, draft);
+      return asItIs(change, 'projects', draft);
+    },
+    check: checkGarment,
     children: [{ table: 'edges', by: 'projectId' }],
   },
   edges: {
