@@ -20,11 +20,12 @@ module.exports = {
       name: 'core-knows-no-platform',
       severity: 'error',
       comment:
-        'core/ is pure: of all packages it uses the normal distribution, a seeded draw and the difference of colours only.',
+        'core/ is pure: of all packages it uses two distributions, a seeded draw and the difference of colours only.',
       from: { path: '^core/', pathNot: '\\.(test|fixture)\\.ts$' },
       to: {
         dependencyTypes: ['npm', 'npm-dev', 'core', 'npm-no-pkg', 'unknown'],
-        pathNot: 'stdlib/stats-base-dists-normal-cdf|node_modules/(seedrandom|culori)/',
+        pathNot:
+          'stdlib/stats-base-dists-(normal-cdf|t-quantile)|node_modules/(seedrandom|culori)/',
       },
     },
     {
@@ -43,8 +44,22 @@ module.exports = {
       severity: 'error',
       from: { pathNot: '^core/finish/|\\.(test|fixture)\\.tsx?$' },
       to: {
-        path: '^core/finish/(?!(as-sewn|catalogue|dials-clause|finish|fold-plan|fold-request|finish-margin|kit-need|edge-schools|edge-steps|nature|school|sewing-plan|threading|work)\\.ts$)',
+        path: '^core/finish/(?!(as-sewn|catalogue|cautions|dials-clause|finish|fold-plan|fold-request|finish-margin|kit-need|edge-schools|edge-steps|nature|school|sewing-plan|threading|work)\\.ts$)',
       },
+    },
+    {
+      name: 'the-ground-carries',
+      severity: 'error',
+      comment: 'web/ground/ is stood on: it knows neither the frame nor what stands in it.',
+      from: { path: '^web/ground/', pathNot: '\\.test\\.tsx?$' },
+      to: { path: '^web/(frame|screens|bench|pictures|controls|testing)/' },
+    },
+    {
+      name: 'a-screen-knows-no-frame',
+      severity: 'error',
+      comment: 'Of the frame only the registry of keys is used by what stands in it.',
+      from: { path: '^web/(screens|bench|pictures|controls|words)/', pathNot: '\\.test\\.tsx?$' },
+      to: { path: '^web/frame/(?!keys\\.ts$)' },
     },
     {
       name: 'no-circles',

@@ -1,5 +1,5 @@
 import type { PlanRecord } from '../../contract/records';
-import { change } from '../app/records';
+import { change, latest } from '../ground/records';
 
 type Patch = Partial<PlanRecord>;
 
@@ -19,6 +19,25 @@ export function propose(planId: string, patch: Patch | null): void {
 export function changePlan(planId: string, patch: Patch): void {
   change('plans', planId, { ...proposals.get(planId), ...patch });
   proposals.delete(planId);
+}
+
+/**
+ * Ticks a step off, or takes the tick back, on top of whatever was ticked a moment ago.
+ *
+ * @param took how long it took, where that was timed
+ */
+export function tickStep(
+  planId: string,
+  stepId: string,
+  on: boolean,
+  took: PlanRecord['took'][string] | null = null,
+): void {
+  const plan = latest('plans', planId);
+  const others = (plan?.ticks ?? []).filter((one) => one !== stepId);
+  changePlan(planId, {
+    ticks: on ? [...others, stepId] : others,
+    ...(on && took ? { took: { ...plan?.took, [stepId]: took } } : {}),
+  });
 }
 
 /** Takes what stands proposed, where something does: a scrap is sewn for a finish, not for none. */

@@ -1,11 +1,12 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import type { Considered } from '../../core/choose/consider';
+import { chosenEdgeOf } from '../../core/choose/of-records';
 import type { ChooseRequest } from '../../core/choose/request';
 import type { ClothRecord, EdgeRecord } from '../../contract/records';
-import { useList } from '../app/records';
+import { useList } from '../ground/records';
 import { latestOnly } from '../workers/latest';
 import { solver } from '../workers/solver';
+import { useLatestAnswer } from '../workers/use-latest-answer';
 import { requestWith, type WhatIf } from './what-if';
 
 /** Everything a ranking is worked out from, but for the wishes. */
@@ -23,18 +24,6 @@ export const questions = {
   changed: latestOnly(consider),
 } as const;
 
-/** The edge as choosing sees it. */
-function chosenEdge(edge: EdgeRecord, { widthMm, lengthLeftMm }: ClothRecord) {
-  const { lengthMm, shape, joined, minRadiusMm, turnDegrees, crossings } = edge;
-  const { purpose, oldHem, depthMm, seamAllowanceMm, forChild, spareMm, form, pair } = edge;
-  return {
-    ...{ lengthMm, shape, joined, minRadiusMm, turnDegrees, crossings },
-    ...{ purpose, oldHem, depthMm, seamAllowanceMm, forChild, spareMm, form, pair },
-    clothLeft:
-      widthMm === null || lengthLeftMm === null ? null : { widthMm, lengthMm: lengthLeftMm },
-  };
-}
-
 /** Every finish considered for an edge, its cloth and the kit; undefined until it is there. */
 export function useConsidered(
   edge: EdgeRecord | undefined,
@@ -51,22 +40,13 @@ export function useConsidered(
   const request = useMemo((): Asked | null => {
     if (!edge || !cloth || !machines || !feet) return null;
     const { recoveryPercent: _recovery, estimated: _estimated, ...properties } = cloth.properties;
-    const facts = { cloth: properties, edge: chosenEdge(edge, cloth) };
+    const facts = { cloth: properties, edge: chosenEdgeOf(edge, cloth) };
     return requestWith(facts, machines, feet, change);
   }, [machines, feet, edge, cloth, change]);
-  const query = useQuery({
-    queryKey: ['consider', request],
-    queryFn: async (): Promise<Considered[]> => {
-      const answer = await questions[question](request!);
-      // Overtaken by a newer one, which is what will be shown.
-      if (!answer) throw new Error('overtaken');
-      return answer;
-    },
-    enabled: request !== null,
-    retry: 2,
-    staleTime: Infinity,
-    networkMode: 'always',
-    placeholderData: keepPreviousData,
-  });
+  const query = useLatestAnswer(
+    ['consider', request],
+    () => questions[question](request!),
+    request !== null,
+  );
   return { request, considered: query.data, isBusy: query.isFetching };
 }

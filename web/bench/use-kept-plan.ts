@@ -1,5 +1,5 @@
 import type { PlanRecord } from '../../contract/records';
-import { useList } from '../app/records';
+import { useList } from '../ground/records';
 
 /** What of a plan is moved while one works: where the dials stand, and what is ticked off. */
 export type PlanMoves = Pick<PlanRecord, 'settings' | 'ticks'>;

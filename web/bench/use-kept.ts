@@ -4,7 +4,7 @@ import { finishById } from '../../core/finish/catalogue';
 import type { Finish } from '../../core/finish/finish';
 import type { SewingPlan } from '../../core/finish/sewing-plan';
 import type { PlanRecords } from '../../core/plan/of-records';
-import { useList, useRecord } from '../app/records';
+import { useList, useRecord } from '../ground/records';
 import type { KeptPart } from './bench';
 import { footOn } from './foot-on';
 import { propose } from './plan-change';

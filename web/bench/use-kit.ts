@@ -1,5 +1,5 @@
 import type { Kit } from '../../core/plan/kit-gaps';
-import { useList } from '../app/records';
+import { useList } from '../ground/records';
 
 /** The kit as choosing a finish sees it. */
 export function useKit(): Kit {

@@ -10,7 +10,7 @@ import { learnedBeliefs } from '../../core/plan/learn-plan';
 import type { PlannedPass } from '../../core/plan/passes';
 import { sameForLearning } from '../../core/plan/same-set-up';
 import { setUpOf } from '../../core/plan/set-up-of';
-import { useList } from '../app/records';
+import { useList } from '../ground/records';
 import type { Bench } from './bench';
 import type { TakenPlan } from './use-kept-plan';
 import { useLessons } from './use-lessons';

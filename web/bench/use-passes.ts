@@ -3,7 +3,7 @@ import { finishById } from '../../core/finish/catalogue';
 import type { Finish } from '../../core/finish/finish';
 import type { WorkRequest } from '../../core/finish/work';
 import { passesOf, type PlannedPass } from '../../core/plan/passes';
-import { useList } from '../app/records';
+import { useList } from '../ground/records';
 
 const none: readonly PlannedPass[] = [];
 

@@ -5,7 +5,7 @@ import type { SewingPlan } from '../../core/finish/sewing-plan';
 import { sewingPlanOf, type PlanRecords } from '../../core/plan/of-records';
 import { alongBestOrFirst } from '../../core/plan/ride';
 import { wholePlan } from '../../core/plan/whole-plan';
-import { useList } from '../app/records';
+import { useList } from '../ground/records';
 import type { PlanChoices } from './use-kept-plan';
 
 interface Parts {

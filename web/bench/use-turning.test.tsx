@@ -3,7 +3,7 @@ import { finishById } from '../../core/finish/catalogue';
 import { examplePlan } from '../../core/plan/example.fixture';
 import { setUpOf } from '../../core/plan/set-up-of';
 import { startingSetting } from '../../core/plan/starting-setting';
-import { writer } from '../app/records';
+import { writer } from '../ground/records';
 import type { TakenPlan } from './use-kept-plan';
 import { useTurning } from './use-turning';
 

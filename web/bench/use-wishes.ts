@@ -1,33 +1,12 @@
-import { useCallback, useSyncExternalStore } from 'react';
+import { useCallback } from 'react';
 import { presets, wishNames, type Wishes } from '../../core/choose/request';
+import { keepHere, keptHere, useKeptHere } from '../ground/kept-here';
 
-const listeners = new Set<() => void>();
-const standing = new Map<string, Wishes>();
-
-const keyOf = (planId: string) => `pin-margin wishes ${planId}`;
-
-/** Wishes as this browser kept them; null when it kept none, or something else. */
-function remembered(planId: string): Wishes | null {
-  try {
-    const kept = JSON.parse(localStorage.getItem(keyOf(planId)) ?? 'null') as Wishes | null;
-    const whole = wishNames.every((name) => kept !== null && kept[name] >= 0 && kept[name] <= 1);
-    return whole ? kept : null;
-  } catch {
-    return null;
-  }
-}
-
-function wishesOf(planId: string): Wishes {
-  const known = standing.get(planId);
-  if (known) return known;
-  const first = remembered(planId) ?? presets[0]!.wishes;
-  standing.set(planId, first);
-  return first;
-}
-
-function subscribe(listener: () => void): () => void {
-  listeners.add(listener);
-  return () => listeners.delete(listener);
+/** Wishes as this browser kept them; those of nobody in particular when it kept none, or something else. */
+function read(kept: unknown): Wishes {
+  const wishes = kept as Wishes | null | undefined;
+  const whole = wishNames.every((name) => wishes && wishes[name] >= 0 && wishes[name] <= 1);
+  return whole && wishes ? wishes : presets[0]!.wishes;
 }
 
 /**
@@ -35,15 +14,11 @@ function subscribe(listener: () => void): () => void {
  * it for the next visit.
  */
 export function useWishes(planId: string): [Wishes, (patch: Partial<Wishes>) => void] {
-  const wishes = useSyncExternalStore(subscribe, () => wishesOf(planId));
+  const place = `wishes ${planId}`;
+  const [wishes] = useKeptHere(place, read);
   const set = useCallback(
-    (patch: Partial<Wishes>) => {
-      const next = { ...wishesOf(planId), ...patch };
-      standing.set(planId, next);
-      localStorage.setItem(keyOf(planId), JSON.stringify(next));
-      listeners.forEach((listener) => listener());
-    },
-    [planId],
+    (patch: Partial<Wishes>) => keepHere(place, { ...read(keptHere(place)), ...patch }),
+    [place],
   );
   return [wishes, set];
 }

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { WorkedBefore } from '../../contract/book';
 import type { SewingPlan } from '../../core/finish/sewing-plan';
-import { send } from '../app/api';
+import { send } from '../ground/api';
 import type { PlanChoices } from './use-kept-plan';
 import { identityOf } from './identity';
 

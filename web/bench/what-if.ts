@@ -1,4 +1,5 @@
 import type { FootRecord, MachineRecord } from '../../contract/records';
+import { kitOf } from '../../core/choose/of-records';
 import type { ChooseRequest } from '../../core/choose/request';
 import { genericFeet } from '../../core/kit/generic-feet';
 import { genericMachines } from '../../core/kit/generic-machines';
@@ -28,21 +29,6 @@ export const withoutOne = (id: string) => minus + id;
 
 type Facts = Omit<ChooseRequest, 'wishes' | 'kit'>;
 
-type Drawn = Pick<FootRecord, 'kind' | 'channelMm' | 'stripMm'> & {
-  readonly specs: ChooseRequest['kit']['feet'][number]['specs'];
-};
-
-/** A foot as choosing sees it. */
-const asDrawn = ({ kind, channelMm, stripMm, specs }: Drawn) => ({
-  ...{ kind, channelMm, stripMm, specs },
-});
-
-/** The kit as choosing sees it. */
-export const kitOf = (machines: readonly MachineRecord[], feet: readonly FootRecord[]) => ({
-  machines: machines.map(({ specs }) => specs),
-  feet: feet.map(asDrawn),
-});
-
 /** What a ranking is worked out from, with one fact or more changed. */
 export function requestWith(
   facts: Facts,
@@ -61,15 +47,23 @@ export function requestWith(
             ...facts.cloth,
             thicknessMm: Math.max(thinnestMm, facts.cloth.thicknessMm + thickerMm),
           },
-    kit: {
-      machines: [
-        ...machines.filter(({ id }) => withoutOne(id) !== machine).map(({ specs }) => specs),
-        ...(kind ? [genericMachines[kind]] : []),
+    kit: kitOf(
+      [
+        ...machines.filter(({ id }) => withoutOne(id) !== machine),
+        ...(kind ? [{ specs: genericMachines[kind] }] : []),
       ],
-      feet: [
+      [
         ...feet.filter(({ id }) => withoutOne(id) !== foot),
-        ...(moreFoot ? [moreFoot] : []),
-      ].map(asDrawn),
-    },
+        ...(moreFoot
+          ? [
+              {
+                ...moreFoot,
+                channelMm: moreFoot.channelMm ?? null,
+                stripMm: moreFoot.stripMm ?? null,
+              },
+            ]
+          : []),
+      ],
+    ),
   };
 }

@@ -3,7 +3,7 @@ import { memo, useId, useState, type KeyboardEvent } from 'react';
 import { Impossible } from '../../core/impossible';
 import { snapToDial, type DialTravel } from '../../core/kit/dial-steps';
 import { parseLength } from '../../core/measure/parse-length';
-import { useLengths } from '../app/lengths-context';
+import { useLengths } from '../ground/lengths-context';
 
 interface DialProps<Name extends string> {
   readonly name: string;

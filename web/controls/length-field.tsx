@@ -1,7 +1,7 @@
 import { useId, useState, type KeyboardEvent } from 'react';
 import { Impossible } from '../../core/impossible';
 import { parseLength } from '../../core/measure/parse-length';
-import { useLengths } from '../app/lengths-context';
+import { useLengths } from '../ground/lengths-context';
 
 interface LengthFieldProps {
   readonly label: string;

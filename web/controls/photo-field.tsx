@@ -1,7 +1,7 @@
 import { Camera, Trash2 } from 'lucide-react';
 import { useId, useRef, useState } from 'react';
 import { mostPhotoBytes, type Photo } from '../../contract/photo';
-import { sendFile } from '../app/api';
+import { sendFile } from '../ground/api';
 
 interface PhotoFieldProps {
   /** What is on it, for those who can't see it. */

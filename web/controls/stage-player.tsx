@@ -1,5 +1,5 @@
 import { ChevronLeft, ChevronRight } from 'lucide-react';
-import { useEffect } from 'react';
+import { useKeys } from '../frame/keys';
 import { Button } from './button';
 
 interface StagePlayerProps {
@@ -15,16 +15,16 @@ interface StagePlayerProps {
 /** Back, on, and what is shown: stages of the work, also by the arrow keys. */
 export function StagePlayer({ count, index, title, verb, onIndex }: StagePlayerProps) {
   const last = count - 1;
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const elsewhere = 'input, select, [role="slider"], [role="radio"], [role="tab"]';
-      if ((event.target as HTMLElement).matches(elsewhere)) return;
-      if (event.key === 'ArrowRight') onIndex(Math.min(last, index + 1));
-      if (event.key === 'ArrowLeft') onIndex(Math.max(0, index - 1));
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [index, last, onIndex]);
+  useKeys([
+    {
+      ...{ press: ['ArrowRight'], shown: '→', does: `${verb.toLowerCase()} one step on` },
+      act: () => onIndex(Math.min(last, index + 1)),
+    },
+    {
+      ...{ press: ['ArrowLeft'], shown: '←', does: `${verb.toLowerCase()} one step back` },
+      act: () => onIndex(Math.max(0, index - 1)),
+    },
+  ]);
   return (
     <div className="flex items-center gap-3 px-4 pt-2">
       <Button

@@ -1,7 +1,7 @@
 import { useId } from 'react';
 import type { FoldPlan } from '../../core/finish/fold-plan';
 import type { FoldMark } from '../../core/fold/mark';
-import { useLengths } from '../app/lengths-context';
+import { useLengths } from '../ground/lengths-context';
 import { actionNames, originNames } from '../words/facts';
 import { tickStepMm } from './axis';
 import { NumbersTable } from './numbers-table';

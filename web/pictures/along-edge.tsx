@@ -1,6 +1,6 @@
 import type { HandsAt } from '../../core/plan/hands-along';
 import type { EdgePlateau } from '../../core/seam/profile';
-import { useLengths } from '../app/lengths-context';
+import { useLengths } from '../ground/lengths-context';
 import { handInWords } from '../words/hands';
 import { alongFrame, blockOf, marksInRows, type AlongFrame } from './along/layout';
 import { tickStepMm, ticksWithin } from './axis';

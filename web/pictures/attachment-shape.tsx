@@ -1,7 +1,7 @@
 import type { FootRecord } from '../../contract/records';
 import type { SewingPlan } from '../../core/finish/sewing-plan';
 import { usualStandOffMm } from '../../core/kit/binder';
-import { useLengths } from '../app/lengths-context';
+import { useLengths } from '../ground/lengths-context';
 import { Label } from './label';
 
 interface AttachmentShapeProps {

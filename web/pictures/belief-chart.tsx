@@ -9,7 +9,7 @@ import {
   type ChartOptions,
 } from 'chart.js';
 import { Line } from 'react-chartjs-2';
-import { useLengths } from '../app/lengths-context';
+import { useLengths } from '../ground/lengths-context';
 import { NumbersTable } from './numbers-table';
 import { themeColour } from './theme-colour';
 

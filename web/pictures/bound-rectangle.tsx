@@ -1,4 +1,4 @@
-import { useLengths } from '../app/lengths-context';
+import { useLengths } from '../ground/lengths-context';
 import { useBox } from './use-box';
 
 type Sides = readonly [wideMm: number, highMm: number];

@@ -1,6 +1,6 @@
 import type { CornerPart, CornerStage } from '../../core/strip/mitre';
 import type { OnCloth } from '../../core/strip/piece';
-import { useLengths } from '../app/lengths-context';
+import { useLengths } from '../ground/lengths-context';
 import { Label } from './label';
 import { useBox } from './use-box';
 

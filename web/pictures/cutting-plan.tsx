@@ -1,5 +1,5 @@
 import type { OnCloth, StripPiece } from '../../core/strip/piece';
-import { useLengths } from '../app/lengths-context';
+import { useLengths } from '../ground/lengths-context';
 import { counted } from '../words/number';
 import { widthOf } from './place-labels';
 import { useBox } from './use-box';

@@ -9,7 +9,7 @@ import {
 } from 'chart.js';
 import { Line } from 'react-chartjs-2';
 import type { DialSweep } from '../../core/margin/map';
-import { useLengths } from '../app/lengths-context';
+import { useLengths } from '../ground/lengths-context';
 import { NumbersTable } from './numbers-table';
 import { themeColour } from './theme-colour';
 

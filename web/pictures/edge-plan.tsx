@@ -1,7 +1,7 @@
 import { useId } from 'react';
 import type { EdgeRecord } from '../../contract/records';
 import { isClosed } from '../../core/edge/shape';
-import { useLengths } from '../app/lengths-context';
+import { useLengths } from '../ground/lengths-context';
 import { tickStepMm } from './axis';
 import { useBox } from './use-box';
 

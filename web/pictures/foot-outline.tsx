@@ -1,4 +1,4 @@
-import { useLengths } from '../app/lengths-context';
+import { useLengths } from '../ground/lengths-context';
 import { footMeasures, type FootMeasure } from './foot-measures';
 import { footParts, type DrawnFoot } from './foot-parts';
 import { FootShape } from './foot-shape';

@@ -1,7 +1,7 @@
 import { Maximize2, ZoomIn, ZoomOut } from 'lucide-react';
 import { useMemo, useState, type KeyboardEvent, type WheelEvent } from 'react';
 import type { Point } from '../../core/edge/course';
-import { useLengths } from '../app/lengths-context';
+import { useLengths } from '../ground/lengths-context';
 import { aboveNote } from '../words/above';
 import { courseLayout, type DrawnEdge } from './above/course-layout';
 import { HandleDot, type Handle } from './above/handle';

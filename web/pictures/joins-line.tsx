@@ -1,5 +1,5 @@
 import type { Join } from '../../core/strip/joins';
-import { useLengths } from '../app/lengths-context';
+import { useLengths } from '../ground/lengths-context';
 import { useBox } from './use-box';
 
 /** The edge laid out straight: corners and seams as ticks, the strip's joins as slanted marks. */

@@ -2,7 +2,7 @@ import { useId, useMemo } from 'react';
 import type { DriftBelief } from '../../core/margin/belief';
 import type { FaultWords } from '../../core/finish/finish-margin';
 import type { Margin } from '../../core/margin/margin';
-import { useLengths } from '../app/lengths-context';
+import { useLengths } from '../ground/lengths-context';
 import { NumbersTable } from './numbers-table';
 import { tickStepMm, ticksWithin, upright } from './axis';
 import { hill } from './hill';

@@ -1,7 +1,8 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { useKeys } from '../frame/keys';
 import type { DialSettings } from '../../core/kit/dial-steps';
 import type { MarginMap } from '../../core/margin/map';
-import { useLengths } from '../app/lengths-context';
+import { useLengths } from '../ground/lengths-context';
 import { ofHundred } from '../words/number';
 import { tickStepMm, ticksWithin } from './axis';
 import { chanceCss } from './chance-colour';
@@ -66,6 +67,14 @@ export function MarginMapPicture({ map, settings, onMove, onDrop }: MarginMapPro
     if (grasped.current) onDrop();
     grasped.current = null;
   };
+  useKeys([
+    {
+      press: ['ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight'],
+      shown: '↑ ↓ ← →',
+      does: 'on the margin map: move width and needle by one step',
+      act: null,
+    },
+  ]);
   const onKeyDown = (event: KeyboardEvent) => {
     const by = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] };
     const move = by[event.key as keyof typeof by];

@@ -16,7 +16,7 @@ export function MiniMargin(props: {
     ((Math.min(reachMm, Math.max(-reachMm, mm)) + reachMm) / (2 * reachMm)) * width;
   const open = margin.toMm > margin.fromMm;
   return (
-    <div ref={ref} className="h-12 w-full" aria-hidden>
+    <div ref={ref} className="h-12 w-full min-w-0 overflow-hidden" aria-hidden>
       {width > 0 && (
         <svg width={width} height={48}>
           <rect x={0} y={34} width={width} height={10} fill="var(--color-madder-wash)" />

@@ -3,7 +3,7 @@ import { placeOf, plateausOf } from '../../core/fold/layer';
 import type { FoldMark } from '../../core/fold/mark';
 import { sectionOf, type Point, type Section } from '../../core/fold/section';
 import type { FoldStage } from '../../core/finish/fold-plan';
-import { useLengths } from '../app/lengths-context';
+import { useLengths } from '../ground/lengths-context';
 import { LayerCounts, Ruler } from './section-scale';
 import { NumbersTable } from './numbers-table';
 import { tickStepMm } from './axis';

@@ -1,5 +1,5 @@
 import type { Plateau } from '../../core/fold/layer';
-import { useLengths } from '../app/lengths-context';
+import { useLengths } from '../ground/lengths-context';
 
 type Scale = (mm: number) => number;
 

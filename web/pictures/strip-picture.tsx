@@ -1,6 +1,6 @@
 import { useId } from 'react';
 import type { StripPlan } from '../../core/finish/fold-plan';
-import { useLengths } from '../app/lengths-context';
+import { useLengths } from '../ground/lengths-context';
 import { useBox } from './use-box';
 
 const cuttingNames = {

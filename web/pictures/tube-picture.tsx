@@ -1,6 +1,6 @@
 import type { OnCloth } from '../../core/strip/piece';
 import { tubeDrawn } from '../../core/strip/tube';
-import { useLengths } from '../app/lengths-context';
+import { useLengths } from '../ground/lengths-context';
 import { Label } from './label';
 import { useBox } from './use-box';
 

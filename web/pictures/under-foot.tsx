@@ -1,10 +1,10 @@
 import { memo, useId } from 'react';
 import { beliefFor } from '../../core/margin/belief';
 import type { Foot } from '../../core/kit/foot';
-import type { Lengths } from '../app/lengths';
+import type { Lengths } from '../../core/measure/lengths';
 import { needlePath } from '../../core/stitch/needle-path';
 import { repeatLengthMm } from '../../core/stitch/pitch';
-import { useLengths } from '../app/lengths-context';
+import { useLengths } from '../ground/lengths-context';
 import { dialName } from '../words/dials';
 import { factInWords } from '../words/facts';
 import { tickStepMm, ticksWithin, upright } from './axis';

@@ -1,5 +1,5 @@
 import type { Slant } from '../../core/edge/slant';
-import { useLengths } from '../app/lengths-context';
+import { useLengths } from '../ground/lengths-context';
 import { useBox } from './use-box';
 
 /** So much of the leg is drawn above the hemline, mm. */

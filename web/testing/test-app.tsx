@@ -4,10 +4,10 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { act, configure, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { App } from '../app/app';
-import { queryClient } from '../app/query-client';
-import { writer } from '../app/records';
-import { router } from '../app/router';
+import { App } from '../frame/app';
+import { queryClient } from '../ground/query-client';
+import { writer } from '../ground/records';
+import { router } from '../frame/router';
 
 // A machine that is busy with something else takes its time; a test that is well never waits so long.
 jest.setTimeout(120_000);
@@ -86,6 +86,10 @@ export class TestApp {
     await writer.settled();
     await this.send('POST', `snapshots/${this.filled}/restore`);
     queryClient.clear();
+    // As another tab would: what is kept is gone, and this page hears of it.
+    const place = 'pin-margin kept here';
+    localStorage.setItem(place, JSON.stringify({ state: { entries: {} }, version: 1 }));
+    window.dispatchEvent(new StorageEvent('storage', { key: place }));
     localStorage.clear();
     sessionStorage.clear();
   }

@@ -1,5 +1,5 @@
 import type { Note } from '../pictures/above/layout';
-import type { Lengths } from '../app/lengths';
+import type { Lengths } from '../../core/measure/lengths';
 
 /** What stands beside a place on the picture from above. */
 export function aboveNote({ kind, mm = 0, name = '' }: Note, { cloth }: Lengths): string {

@@ -1,7 +1,7 @@
 import type { Comparison } from '../../core/diagnose/told-apart';
 import type { Likeness } from '../../core/book/nearest';
 import { sewingPlan } from '../../contract/plan';
-import { lengthsFor } from '../app/lengths';
+import { lengthsFor } from '../../core/measure/lengths';
 import { listed, movedInWords, toldApart, type ComparisonWords } from './comparison';
 import { countsInWords } from './counts';
 import { enoughInWords } from './enough';

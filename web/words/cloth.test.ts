@@ -1,6 +1,6 @@
 import type { MeasuredCloth } from '../../core/cloth/cloth';
 import { genericCloths } from '../../core/cloth/generic-cloths';
-import { lengthsFor } from '../app/lengths';
+import { lengthsFor } from '../../core/measure/lengths';
 import { gradeNames, meanings, type Tested } from './cloth';
 
 const mm = lengthsFor({ unit: 'mm', inchRounding: '1/16' });

@@ -1,7 +1,7 @@
 import type { Face, Fibre, Nap, Shine } from '../../core/cloth/about-cloth';
 import type { Construction, Grade, MeasuredCloth } from '../../core/cloth/cloth';
 import { startingNeedle } from '../../core/kit/needle';
-import type { Lengths } from '../app/lengths';
+import type { Lengths } from '../../core/measure/lengths';
 
 export const constructionNames: Readonly<Record<Construction, string>> = {
   woven: 'woven',

@@ -1,7 +1,7 @@
 import type { Comparison } from '../../core/diagnose/told-apart';
 import { dialField, type Dial } from '../../core/kit/dial-steps';
 import type { Guidance } from '../../core/kit/foot';
-import type { Lengths } from '../app/lengths';
+import type { Lengths } from '../../core/measure/lengths';
 import { dialName } from './dials';
 import { symptomName } from './symptoms';
 import { codeInWords } from './value-codes';

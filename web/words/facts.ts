@@ -1,8 +1,8 @@
 import type { Fact } from '../../core/fact';
 import type { Guidance } from '../../core/kit/foot';
 import { guidanceNames } from '../../core/kit/along';
-import type { Lengths } from '../app/lengths';
-import { fill } from './fill';
+import type { Lengths } from '../../core/measure/lengths';
+import { fill } from '../../core/measure/fill';
 
 /** Sentences for the engines' own facts; a finish brings its own. */
 const sentences: Readonly<

@@ -1,4 +1,4 @@
-import type { Lengths } from '../app/lengths';
+import type { Lengths } from '../../core/measure/lengths';
 
 /** Fields whose name says too little by itself. */
 const named: Readonly<Record<string, string>> = {

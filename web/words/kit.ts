@@ -5,7 +5,7 @@ import type { NeedlePoint } from '../../core/kit/needle';
 import type { Shank } from '../../core/kit/shank';
 import type { ThreadUse } from '../../core/kit/thread';
 import { patternNames } from './stitches';
-import type { Lengths } from '../app/lengths';
+import type { Lengths } from '../../core/measure/lengths';
 
 export const machineKindNames: Readonly<Record<MachineKind, string>> = {
   lockstitch: 'lockstitch machine',

@@ -1,5 +1,5 @@
 import { causeTable } from '../../core/diagnose/causes';
-import { lengthsFor } from '../app/lengths';
+import { lengthsFor } from '../../core/measure/lengths';
 import { moveInWords } from './moves';
 
 const mm = lengthsFor({ unit: 'mm', inchRounding: '1/16' });

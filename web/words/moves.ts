@@ -1,5 +1,5 @@
 import type { DialId, Direction } from '../../core/diagnose/move';
-import type { Lengths } from '../app/lengths';
+import type { Lengths } from '../../core/measure/lengths';
 
 const movedNames: Readonly<Record<DialId, string>> = {
   width: 'Width',

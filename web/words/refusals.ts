@@ -1,10 +1,10 @@
 import type { Issue } from '../../core/impossible';
 import { Impossible } from '../../core/impossible';
 import { unitOnce } from '../../core/plain-fill';
-import { ApiError } from '../app/api';
-import type { Lengths } from '../app/lengths';
+import { ApiError } from '../ground/api';
+import type { Lengths } from '../../core/measure/lengths';
 import { capital } from './number';
-import { fill } from './fill';
+import { fill } from '../../core/measure/fill';
 
 /** An issue in the person's own unit, where it came as a fact; else as it was written. */
 export function issueInWords({ text, values, message }: Issue, lengths: Lengths): string {

@@ -2,7 +2,7 @@ import { finishById } from '../../core/finish/catalogue';
 import { Impossible } from '../../core/impossible';
 import { startingValuesOf } from '../../core/plan/work';
 import type { BookEntry } from '../../contract/records';
-import type { Lengths } from '../app/lengths';
+import type { Lengths } from '../../core/measure/lengths';
 import { codeInWords } from './value-codes';
 
 /** The values a scrap's finish sets, for their names and units; none where it is known no more. */

@@ -1,5 +1,5 @@
 import type { StartingValue } from '../../core/finish/work';
-import type { Lengths } from '../app/lengths';
+import type { Lengths } from '../../core/measure/lengths';
 import { codeInWords } from './value-codes';
 
 /** Machines are set in tenths at the finest. */

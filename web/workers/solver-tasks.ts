@@ -1,6 +1,10 @@
 import type { Considered } from '../../core/choose/consider';
 import { considerAll } from '../../core/choose/rank';
 import type { ChooseRequest } from '../../core/choose/request';
+import type { Garment } from '../../core/garment/garment';
+import type { GarmentRecords } from '../../core/garment/of-records';
+import type { Drawer } from '../../core/garment/ready';
+import { orderedWork, type OrderedWork } from '../../core/garment/work-of';
 import { catalogue, finishById } from '../../core/finish/catalogue';
 import type { Finish } from '../../core/finish/finish';
 import type { SewingPlan } from '../../core/finish/sewing-plan';
@@ -29,8 +33,13 @@ export type Outcome<T> =
 function attempt<T>(finishId: string, work: (finish: Finish) => T): Outcome<T> {
   const finish = finishById(finishId);
   if (!finish) return { ok: false, issues: [{ path: 'finish', message: 'No such finish.' }] };
+  return outcomeOf(() => work(finish));
+}
+
+/** A result, or the issues for which there is none. */
+function outcomeOf<T>(work: () => T): Outcome<T> {
   try {
-    return { ok: true, value: work(finish) };
+    return { ok: true, value: work() };
   } catch (error) {
     if (error instanceof Impossible) return { ok: false, issues: error.issues };
     throw error;
@@ -98,6 +107,15 @@ export const solverTasks = {
         learnedFrom(finish, plan, scraps.slice(0, i).flat(), carried),
       ),
     );
+  },
+
+  /** A garment's work in its order. */
+  garment(
+    records: GarmentRecords,
+    garment: Garment,
+    drawer: Omit<Drawer, 'machines' | 'feet'>,
+  ): Outcome<OrderedWork> {
+    return outcomeOf(() => orderedWork(records, garment, drawer));
   },
 
   /** A ladder of scraps that would tell the most. */

@@ -1,6 +1,6 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Point } from '../../../core/edge/course';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 
 /** A measure that can be taken hold of on the picture. */
 export interface Handle {

@@ -1,10 +1,11 @@
 import { ChevronLeft, ChevronRight, FlipHorizontal2 } from 'lucide-react';
 import { format, parseISO } from 'date-fns';
 import { useState, type KeyboardEvent } from 'react';
+import { useKeys } from '../../frame/keys';
 import type { BookRow } from '../../../contract/book';
 import type { AttemptRecord } from '../../../contract/records';
-import { useLengths } from '../../app/lengths-context';
-import { useRecord } from '../../app/records';
+import { useLengths } from '../../ground/lengths-context';
+import { useRecord } from '../../ground/records';
 import { Button } from '../../controls/button';
 import { useBox } from '../../pictures/use-box';
 import { countsInWords } from '../../words/counts';
@@ -32,6 +33,14 @@ export function BookCards({ rows, at, offset, total, onGo }: BookCardsProps) {
   const quick = useQuickIndex(index);
   const row = rows[index];
   const { data: entry } = useRecord('attempts', row?.id);
+  useKeys([
+    {
+      press: ['ArrowLeft', 'ArrowRight', ' '],
+      shown: '← → Space',
+      does: 'turn the cards of the book, and over',
+      act: null,
+    },
+  ]);
   const onKeyDown = (event: KeyboardEvent) => {
     if ((event.target as HTMLElement).matches('input, textarea')) return;
     if (event.key === 'ArrowRight' || event.key === 'ArrowLeft') {

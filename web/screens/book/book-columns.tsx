@@ -6,7 +6,7 @@ import {
 } from '@tanstack/react-table';
 import { format, parseISO } from 'date-fns';
 import type { BookRow, BookSort } from '../../../contract/book';
-import type { Lengths } from '../../app/lengths';
+import type { Lengths } from '../../../core/measure/lengths';
 import { countsInWords } from '../../words/counts';
 import { finishName } from '../../words/finishes';
 import { symptomName } from '../../words/symptoms';

@@ -1,9 +1,9 @@
 import { ArrowLeftRight, ChevronLeft, ChevronRight, History } from 'lucide-react';
 import { Suspense, useEffect } from 'react';
-import { later } from '../../app/later';
+import { later } from '../../ground/later';
 import { Link } from 'react-router';
 import type { BookChoices } from '../../../contract/book';
-import { LoadState } from '../../app/trouble';
+import { LoadState } from '../../controls/trouble';
 import { LineChoice } from '../../controls/line-choice';
 import { BookCards } from './book-cards';
 import { BookFilters } from './book-filters';

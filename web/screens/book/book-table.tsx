@@ -1,9 +1,11 @@
 import { useTable } from '@tanstack/react-table';
 import { ArrowDown, ArrowUp, Columns3 } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
-import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { useEffect, useMemo, useRef, type KeyboardEvent } from 'react';
+import { useKeys } from '../../frame/keys';
 import { bookSorts, type BookRow } from '../../../contract/book';
-import { useLengths } from '../../app/lengths-context';
+import { useKeptHere } from '../../ground/kept-here';
+import { useLengths } from '../../ground/lengths-context';
 import {
   bookColumns,
   bookFeatures,
@@ -14,17 +16,10 @@ import {
 import type { BookLook } from './use-book';
 import { useQuickIndex } from './use-quick-index';
 
-const key = 'pin-margin book columns';
+const first = Object.fromEntries(hiddenAtFirst.map((id) => [id, false]));
 
-function remembered(): Record<string, boolean> {
-  const first = Object.fromEntries(hiddenAtFirst.map((id) => [id, false]));
-  try {
-    const kept: unknown = JSON.parse(localStorage.getItem(key) ?? 'null');
-    return typeof kept === 'object' && kept !== null ? (kept as Record<string, boolean>) : first;
-  } catch {
-    return first;
-  }
-}
+const readColumns = (kept: unknown): Record<string, boolean> =>
+  typeof kept === 'object' && kept !== null ? (kept as Record<string, boolean>) : first;
 
 interface BookTableProps {
   readonly rows: readonly BookRow[];
@@ -39,7 +34,7 @@ interface BookTableProps {
 /** The page as a table: sorted by its heads, with the columns one wants, gone through by keys. */
 export function BookTable({ rows, look, at, onLook, onGo }: BookTableProps) {
   const lengths = useLengths();
-  const [columnVisibility, setVisibility] = useState(remembered);
+  const [columnVisibility, setVisibility] = useKeptHere('book columns', readColumns);
   const columns = useMemo(() => bookColumns(lengths), [lengths]);
   const data = useMemo(() => [...rows], [rows]);
   const table = useTable({
@@ -56,7 +51,6 @@ export function BookTable({ rows, look, at, onLook, onGo }: BookTableProps) {
     onColumnVisibilityChange: (update) => {
       const next = typeof update === 'function' ? update(columnVisibility) : update;
       setVisibility(next);
-      localStorage.setItem(key, JSON.stringify(next));
     },
     onSortingChange: (update) => {
       const now = [{ id: look.sort as string, desc: look.dir === 'desc' }];
@@ -73,6 +67,14 @@ export function BookTable({ rows, look, at, onLook, onGo }: BookTableProps) {
     if (row && body.current?.contains(document.activeElement)) row.focus({ preventScroll: true });
   }, [at, rows]);
   const quick = useQuickIndex(at);
+  useKeys([
+    {
+      press: ['ArrowUp', 'ArrowDown', 'Home', 'End'],
+      shown: '↑ ↓ Home End',
+      does: 'go through the table of the book',
+      act: null,
+    },
+  ]);
   const onKeyDown = (event: KeyboardEvent) => {
     const from = quick.now();
     const moves: Readonly<Record<string, number>> = {

@@ -4,7 +4,7 @@ import { renderToStaticMarkup } from 'react-dom/server';
 import { finishById } from '../../../core/finish/catalogue';
 import { sewSwatch, type Swatch } from '../../../core/swatch/swatch';
 import type { AttemptRecord } from '../../../contract/records';
-import type { Lengths } from '../../app/lengths';
+import type { Lengths } from '../../../core/measure/lengths';
 import { ScrapStrip } from '../../pictures/scrap-strip';
 import { countsInWords } from '../../words/counts';
 import { dialName } from '../../words/dials';

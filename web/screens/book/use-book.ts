@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useSearchParams } from 'react-router';
 import { bookSorts, type BookChoices, type BookPage, type BookSort } from '../../../contract/book';
 import { verdicts, type Verdict } from '../../../contract/records';
-import { send } from '../../app/api';
+import { send } from '../../ground/api';
 
 export const bookViews = ['table', 'cards', 'hand'] as const;
 export type BookView = (typeof bookViews)[number];

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { format, parseISO } from 'date-fns';
 import type { Skill } from '../../../core/book/skill';
 import type { UsualScraps } from '../../../core/book/usual';
-import { send } from '../../app/api';
+import { send } from '../../ground/api';
 import { BeliefChart } from '../../pictures/belief-chart';
 import { alongGuidance } from '../../words/facts';
 import { capital, counted } from '../../words/number';

@@ -1,6 +1,6 @@
 import { faces, fibres, naps, shines } from '../../../core/cloth/about-cloth';
 import type { ClothRecord } from '../../../contract/records';
-import { change } from '../../app/records';
+import { change } from '../../ground/records';
 import { LengthField } from '../../controls/length-field';
 import { NoteField } from '../../controls/note-field';
 import { SelectField } from '../../controls/select-field';

@@ -1,5 +1,5 @@
 import type { ClothRecord } from '../../../contract/records';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { faceNames, fibreNames, gradeNames, napNames, shineNames } from '../../words/cloth';
 import { capital } from '../../words/number';
 

@@ -1,7 +1,7 @@
 import { Pipette } from 'lucide-react';
 import { useState } from 'react';
 import type { ClothRecord } from '../../../contract/records';
-import { change } from '../../app/records';
+import { change } from '../../ground/records';
 import { Button } from '../../controls/button';
 import { ColourField } from '../../controls/colour-field';
 import { colourOfPhoto } from './photo-colour';

@@ -1,7 +1,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { memo, useEffect, useRef, type KeyboardEvent } from 'react';
 import type { ClothRecord } from '../../../contract/records';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 
 const rowPx = 58;
 

@@ -4,8 +4,8 @@ import { constructions, type Construction, type MeasuredCloth } from '../../../c
 import { genericCloths } from '../../../core/cloth/generic-cloths';
 import { weightClasses, type WeightClass } from '../../../core/cloth/guesses';
 import type { ClothRecord } from '../../../contract/records';
-import { useLengths } from '../../app/lengths-context';
-import { change, useList } from '../../app/records';
+import { useLengths } from '../../ground/lengths-context';
+import { change, useList } from '../../ground/records';
 import { SelectField } from '../../controls/select-field';
 import { GradeScale, PropertyScale } from '../../pictures/property-scale';
 import { constructionNames, gradeNames, meanings } from '../../words/cloth';

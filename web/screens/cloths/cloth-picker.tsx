@@ -1,10 +1,10 @@
 import { Plus, Search, SlidersHorizontal } from 'lucide-react';
 import { Suspense, useDeferredValue, useMemo, useState } from 'react';
-import { later } from '../../app/later';
+import { later } from '../../ground/later';
 import { fibres } from '../../../core/cloth/about-cloth';
 import { constructions } from '../../../core/cloth/cloth';
 import type { ClothRecord } from '../../../contract/records';
-import { useList } from '../../app/records';
+import { useList } from '../../ground/records';
 import { SelectField } from '../../controls/select-field';
 import { fibreNames } from '../../words/cloth';
 import { counted } from '../../words/number';

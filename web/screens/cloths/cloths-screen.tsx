@@ -1,7 +1,7 @@
 import { ArrowLeftRight } from 'lucide-react';
 import { Link, useSearchParams } from 'react-router';
-import { useList, useRemove } from '../../app/records';
-import { LoadState } from '../../app/trouble';
+import { useList, useRemove } from '../../ground/records';
+import { LoadState } from '../../controls/trouble';
 import { RemoveButton } from '../../controls/remove-button';
 import { ClothAbout } from './cloth-about';
 import { ClothPage } from './cloth-page';

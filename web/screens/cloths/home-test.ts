@@ -1,6 +1,6 @@
 import type { MeasuredCloth } from '../../../core/cloth/cloth';
 import type { HomeTests } from '../../../core/cloth/home-tests';
-import type { Lengths } from '../../app/lengths';
+import type { Lengths } from '../../../core/measure/lengths';
 import { gradeNames, type Tested } from '../../words/cloth';
 
 /** One home test: what it is called, which property it tells, and by which readings. */

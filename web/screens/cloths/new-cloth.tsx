@@ -3,17 +3,17 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import * as z from 'zod';
 import { constructions } from '../../../core/cloth/cloth';
-import { genericCloths, type GenericCloth } from '../../../core/cloth/generic-cloths';
 import { weightClasses } from '../../../core/cloth/guesses';
 import { clothDraft } from '../../../contract/cloth';
-import { useLengths } from '../../app/lengths-context';
-import { useCreate } from '../../app/records';
+import { useLengths } from '../../ground/lengths-context';
+import { useCreate } from '../../ground/records';
 import { Button } from '../../controls/button';
 import { FormDialog } from '../../controls/form-dialog';
 import { LineChoice } from '../../controls/line-choice';
 import { FormField } from '../../controls/text-field';
 import { constructionNames } from '../../words/cloth';
-import { saysAll } from './says-all';
+import { likeDraft } from './like-draft';
+import { plainKinds } from './plain-kinds';
 
 const byTouch = z.object({
   name: clothDraft.shape.name,
@@ -87,24 +87,13 @@ function ByTouch({ onOpenChange, onMade }: NewClothProps) {
   );
 }
 
-const draftLike = ({ id, name, fibre, construction, face, nap, press }: GenericCloth) => ({
-  ...{ name, fibre, face, nap },
-  weightClass: null,
-  like: id,
-  pressNote: press,
-  tests: { construction },
-  note: '',
-});
-
 /** Forty plain kinds, each put on the shelf with one press. */
 function ByLikeness({ onMade, onOpenChange }: NewClothProps) {
   const create = useCreate('cloths');
   const { fine } = useLengths();
   const [text, setText] = useState('');
   const [put, setPut] = useState<readonly string[]>([]);
-  const shown = genericCloths.filter(({ name, fibre, construction }) =>
-    saysAll(`${name} ${fibre} ${construction}`, text),
-  );
+  const shown = plainKinds(text);
   return (
     <div className="flex min-h-0 flex-col gap-3">
       <input
@@ -132,7 +121,7 @@ function ByLikeness({ onMade, onOpenChange }: NewClothProps) {
               disabled={create.isPending}
               aria-label={`Put ${kind.name} on the shelf`}
               onClick={() =>
-                create.mutate(draftLike(kind), {
+                create.mutate(likeDraft(kind), {
                   onSuccess: ({ id }) => {
                     setPut([...put, kind.name]);
                     onMade(id);

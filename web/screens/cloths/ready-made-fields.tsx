@@ -1,7 +1,7 @@
 import type { ClothRecord } from '../../../contract/records';
 import { readyMadeKinds, usualReadyMade, type ReadyMadeKind } from '../../../core/strip/ready-made';
-import { useLengths } from '../../app/lengths-context';
-import { change } from '../../app/records';
+import { useLengths } from '../../ground/lengths-context';
+import { change } from '../../ground/records';
 import { LengthField } from '../../controls/length-field';
 import { SelectField } from '../../controls/select-field';
 

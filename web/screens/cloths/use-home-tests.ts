@@ -6,7 +6,7 @@ import { Impossible, type Issue } from '../../../core/impossible';
 import { homeTests } from '../../../contract/cloth';
 import { issuesOf } from '../../../contract/error';
 import type { ClothRecord } from '../../../contract/records';
-import { change } from '../../app/records';
+import { change } from '../../ground/records';
 
 /** A cloth with some readings, or what stands against them. */
 function described(cloth: ClothRecord, tests: HomeTests): MeasuredCloth | readonly Issue[] {

@@ -3,7 +3,7 @@ import { purposes } from '../../../core/edge/purpose';
 import { usuallyJoined } from '../../../core/edge/shape';
 import { joinings, oldHemSewings, pairings, type OldHemSewing } from '../../../core/edge/state';
 import type { EdgeDraft } from '../../../contract/records';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { LengthField } from '../../controls/length-field';
 import { PictureChoice } from '../../controls/picture-choice';
 import { SelectField } from '../../controls/select-field';

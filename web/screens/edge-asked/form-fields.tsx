@@ -2,7 +2,7 @@ import { derivedOf } from '../../../core/edge/derived';
 import type { EdgeForm } from '../../../core/edge/form';
 import { measuredIssues } from '../../../core/edge/form-issues';
 import { usualForms } from '../../../core/edge/things';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { SelectField } from '../../controls/select-field';
 import { formNames } from '../../words/forms';
 import { issueInWords } from '../../words/refusals';

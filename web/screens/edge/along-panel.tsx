@@ -1,64 +1,19 @@
-import { useMemo } from 'react';
 import { liftsOf } from '../../../core/kit/machine';
-import { isClosed } from '../../../core/edge/shape';
-import { alongTheEdge, type AlongEdge } from '../../../core/seam/crossings';
-import { handsAlong, layersFor } from '../../../core/plan/hands-along';
-import type { EdgePlateau } from '../../../core/seam/profile';
-import { unrolled } from '../../../core/seam/unrolled';
+import type { AlongEdge } from '../../../core/seam/crossings';
+import { layersFor } from '../../../core/plan/hands-along';
 import type { Passage } from '../../../core/seam/passage';
 import { counted } from '../../words/number';
-import { Impossible } from '../../../core/impossible';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { AlongEdgePicture } from '../../pictures/along-edge';
 import type { KeptPart, SetUpPart, WorkPart } from '../../bench/bench';
+import { useAlong } from '../../bench/use-along';
 import { HandList } from './hand-list';
 import { Plates } from './plates';
 
-/** What the foot meets round this edge, with this machine and foot; null while it makes no sense. */
-function useAlong({
-  edge,
-  folds,
-  plan,
-  foot,
-  machine,
-}: KeptPart & SetUpPart & WorkPart): AlongEdge | null {
-  return useMemo(() => {
-    if (!folds) return null;
-    const crossed = {
-      lengthMm: edge.lengthMm,
-      closed: isClosed(edge),
-      crossings: edge.crossings,
-    };
-    try {
-      return alongTheEdge(
-        crossed,
-        folds.layersAtStitch,
-        plan.cloth,
-        foot.soleMm,
-        liftsOf(machine.specs),
-      );
-    } catch (error) {
-      if (error instanceof Impossible) return null;
-      throw error;
-    }
-  }, [edge, folds, plan.cloth, foot.soleMm, machine.specs]);
-}
-
 /** The edge as the foot meets it: thick places, and what the hands do from the start to the close. */
 export function AlongPanel({ bench }: { bench: KeptPart & SetUpPart & WorkPart }) {
-  const { edge, finish, work, foot } = bench;
-  const along = useAlong(bench);
-  const shown = useMemo(() => {
-    if (!along) return null;
-    const { startAtMm, hands } = handsAlong(finish, edge, work, along, foot.soleMm);
-    const same = (a: EdgePlateau, b: EdgePlateau) => a.layers === b.layers;
-    return {
-      hands,
-      profile: isClosed(edge)
-        ? unrolled(along.profile, edge.lengthMm, startAtMm, same)
-        : along.profile,
-    };
-  }, [along, finish, edge, work, foot.soleMm]);
+  const { edge } = bench;
+  const { along, shown } = useAlong(bench);
   if (!along || !shown) {
     return <p className="p-6 text-soft">Nothing to draw until the folds and crossings fit.</p>;
   }

@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import { Suspense } from 'react';
-import { later } from '../../app/later';
-import { useList, change } from '../../app/records';
-import { useLengths } from '../../app/lengths-context';
+import { later } from '../../ground/later';
+import { useList, change } from '../../ground/records';
+import { useLengths } from '../../ground/lengths-context';
 import { finishInSentence } from '../../words/finishes';
 import { capital } from '../../words/number';
 import { ClothCard } from '../cloths/cloth-card';

@@ -4,7 +4,7 @@ import { crossingLayers, type CrossingKind } from '../../../core/fold/stack';
 import { isClosed } from '../../../core/edge/shape';
 import { kitGaps } from '../../../core/plan/kit-gaps';
 import { chosenWays, machineChanges, stepsOf } from '../../../core/plan/work';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { Button } from '../../controls/button';
 import { SelectField } from '../../controls/select-field';
 import { SectionPicture } from '../../pictures/section-picture';

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { cornerStages, mitreOf } from '../../../core/strip/mitre';
 import { leastCornerRadiusMm, shorterByRoundingMm } from '../../../core/strip/round-corner';
 import { stripEasesPercent } from '../../../core/strip/eases';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { StagePlayer } from '../../controls/stage-player';
 import { CornerPicture } from '../../pictures/corner-picture';
 import { cornerAbout, cornerTitles } from '../../words/corner-stages';

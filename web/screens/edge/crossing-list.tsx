@@ -1,10 +1,10 @@
 import { Plus, X } from 'lucide-react';
 import { issueInWords } from '../../words/refusals';
 import { unitOnce } from '../../../core/plain-fill';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { crossingIssues, crossingKinds, type Crossing } from '../../../core/seam/crossing';
 import { isClosed } from '../../../core/edge/shape';
-import { change } from '../../app/records';
+import { change } from '../../ground/records';
 import { LengthField } from '../../controls/length-field';
 import { SelectField } from '../../controls/select-field';
 import { crossingNames } from '../../words/shapes';

@@ -1,7 +1,7 @@
 import { fullnessesOf, type Fullness } from '../../../core/edge/fullness';
 import { releaseCuts } from '../../../core/edge/release';
 import { pressedAwayShare } from '../../../core/fold/fullness';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import type { Bench } from '../../bench/bench';
 
 /** What the curves do to a hem of this depth, each in words and one number. */

@@ -1,11 +1,13 @@
+import { Smartphone } from 'lucide-react';
 import { Suspense, useEffect, useMemo } from 'react';
 import { createPortal } from 'react-dom';
 import { Link, Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
-import { useLengths } from '../../app/lengths-context';
-import { useRecord } from '../../app/records';
-import { LoadState } from '../../app/trouble';
-import { ownColours } from '../../pictures/own-colours';
+import { useKeys } from '../../frame/keys';
+import { useLengths } from '../../ground/lengths-context';
+import { useRecord } from '../../ground/records';
+import { LoadState } from '../../controls/trouble';
 import type { Bench } from '../../bench/bench';
+import { coloursOf } from '../../bench/colours-of';
 import { useEdgeBench } from '../../bench/use-edge-bench';
 import { useKept, type Kept } from '../../bench/use-kept';
 import { usePassBench } from '../../bench/use-pass-bench';
@@ -14,33 +16,46 @@ import { ProposalLine } from './proposal-line';
 import { fetchStations, stations } from './stations';
 import { StationStrip, stripOf } from './station-strip';
 
-/** Digits go to stations, brackets move the dial in focus, t logs a scrap. */
+/** Without a dial in focus, the first one on the slip is meant. */
+function moveFirstDial({ key }: KeyboardEvent): void {
+  const row = document.querySelector<HTMLElement>('[data-dial] input');
+  row?.focus();
+  row?.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+}
+
+/** Digits go to stations, brackets move a dial, t logs a scrap. */
 function useEdgeKeys(edgeId: string) {
   const navigate = useNavigate();
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const target = event.target as HTMLElement;
-      const typing = target.matches('input, textarea, select');
-      if (event.ctrlKey || event.metaKey || event.altKey) return;
-      if (event.key === '[' || event.key === ']') {
-        // Without a dial in focus, the first one on the slip is meant.
-        const row = document.querySelector<HTMLElement>('[data-dial] input');
-        if (!typing && row) {
-          event.preventDefault();
-          row.focus();
-          row.dispatchEvent(new KeyboardEvent('keydown', { key: event.key, bubbles: true }));
-        }
-        return;
-      }
-      if (typing || document.querySelector('[role="dialog"], [role="alertdialog"]')) return;
-      const station = event.key === 't' ? stations.at(-1) : stations[Number(event.key) - 1];
-      if (!station) return;
-      event.preventDefault();
-      void navigate(`/edges/${edgeId}/${station.id}`);
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [edgeId, navigate]);
+  const go = (id: string | undefined) => id && void navigate(`/edges/${edgeId}/${id}`);
+  const dials = document.querySelector('[data-dial]') !== null;
+  useKeys([
+    {
+      press: stations.map((_, i) => String(i + 1)),
+      shown: `1 – ${stations.length}`,
+      does: 'go to a station of the edge',
+      act: ({ key }) => go(stations[Number(key) - 1]?.id),
+    },
+    {
+      ...{ press: ['t'], shown: 't', does: 'log a test scrap' },
+      act: () => go(stations.at(-1)?.id),
+    },
+    {
+      ...{
+        press: ['[', ']'],
+        shown: '[ and ]',
+        does: 'move the dial in focus by one machine step',
+      },
+      act: moveFirstDial,
+    },
+    ...(dials
+      ? [
+          {
+            ...{ press: ['ArrowUp', 'ArrowDown'], shown: '↑ ↓', act: null },
+            does: 'the same, while a dial is being typed in',
+          },
+        ]
+      : []),
+  ]);
 }
 
 /** Stations that show nothing but what a finish would be. */
@@ -53,19 +68,8 @@ function Stations({ bench: whole, stationId }: { bench: Bench; stationId: string
   const project = useRecord('projects', bench.edge.projectId);
   const station = stations.find(({ id }) => id === stationId);
   useEdgeKeys(bench.edge.id);
-  const { colour } = bench.cloth;
-  const { thread, threadColour } = bench.record;
-  const coloured = colour !== null;
-  const stripColour = bench.strip?.colour ?? null;
-  const colours = useMemo(
-    () =>
-      ownColours({
-        cloth: colour,
-        thread: threadColour ?? (thread === 'matching' ? colour : null),
-        strip: stripColour,
-      }),
-    [colour, thread, threadColour, stripColour],
-  );
+  const { cloth, strip, record } = bench;
+  const colours = useMemo(() => coloursOf({ cloth, strip, record }), [cloth, strip, record]);
   const lengths = useLengths();
   const crumbs = document.getElementById('crumbs');
   if (!station) return <Navigate to={`/edges/${bench.edge.id}/cloth`} replace />;
@@ -85,6 +89,14 @@ function Stations({ bench: whole, stationId }: { bench: Bench; stationId: string
             <h1 className="min-w-0 truncate font-body font-bold" title={bench.edge.name}>
               {bench.edge.name}
             </h1>
+            <Link
+              to={`/at/${bench.edge.id}`}
+              aria-label="At the machine"
+              className="inline-flex min-h-9 shrink-0 items-center gap-1.5 rounded-[3px] px-2 underline underline-offset-2 hover:bg-paper"
+            >
+              <Smartphone size={17} aria-hidden />{' '}
+              <span className="max-sm:hidden">At the machine</span>
+            </Link>
           </nav>,
           crumbs,
         )}
@@ -102,8 +114,7 @@ function Stations({ bench: whole, stationId }: { bench: Bench; stationId: string
         <div className="no-print flex min-h-0 flex-col gap-3">
           <section
             aria-label={`${station.name}: the table`}
-            {...(coloured ? { 'data-coloured': '' } : {})}
-            style={colours}
+            {...colours}
             className="sheet min-h-80 grow overflow-auto contain-content lg:min-h-0"
           >
             <Suspense>

@@ -1,8 +1,8 @@
 import { Tabs } from 'radix-ui';
 import { useNavigate, useSearchParams } from 'react-router';
 import { asksLength } from '../../../core/edge/form';
-import { change } from '../../app/records';
-import { useLengths } from '../../app/lengths-context';
+import { change } from '../../ground/records';
+import { useLengths } from '../../ground/lengths-context';
 import { servesPurpose } from '../../../core/finish/nature';
 import { takesField } from '../../../core/finish/fold-request';
 import { isClosed } from '../../../core/edge/shape';

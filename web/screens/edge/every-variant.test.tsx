@@ -1,7 +1,7 @@
 import { fireEvent } from '@testing-library/react';
 import { catalogue } from '../../../core/finish/catalogue';
 import { startingWish } from '../../../core/finish/wishes.fixture';
-import { queryClient } from '../../app/query-client';
+import { queryClient } from '../../ground/query-client';
 import { TestApp, mainText, waitFor } from '../../testing/test-app';
 
 const app = new TestApp();

@@ -8,7 +8,7 @@ import type { Ranked, Ranking } from '../../../core/choose/score';
 import { catalogue, finishById } from '../../../core/finish/catalogue';
 import { families, type Family, type Finish } from '../../../core/finish/finish';
 import { kitGaps } from '../../../core/plan/kit-gaps';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { Button } from '../../controls/button';
 import { SelectField } from '../../controls/select-field';
 import { SectionPicture } from '../../pictures/section-picture';

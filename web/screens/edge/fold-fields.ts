@@ -1,7 +1,7 @@
 import type { FoldField, FoldWish } from '../../../core/finish/fold-request';
 import { Impossible } from '../../../core/impossible';
 import { refuseFold } from '../../../core/plan/fold-plan';
-import type { Lengths } from '../../app/lengths';
+import type { Lengths } from '../../../core/measure/lengths';
 import { refusalInWords } from '../../words/refusals';
 import { changePlan } from '../../bench/plan-change';
 import type { KeptPart, SetUpPart } from '../../bench/bench';

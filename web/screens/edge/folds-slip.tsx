@@ -4,7 +4,7 @@ import { takesField, type FoldField } from '../../../core/finish/fold-request';
 import { lengthAfterTrimmingMm, passesOverMm } from '../../../core/fold/opening';
 import { isClosed, turnRadians } from '../../../core/edge/shape';
 import { gaugeMarks } from '../../../core/plan/gauge-marks';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { LengthField } from '../../controls/length-field';
 import { actionNames, originNames } from '../../words/facts';
 import type { KeptPart, SetUpPart, WorkPart } from '../../bench/bench';

@@ -4,14 +4,14 @@ import { Suspense, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { FoldPlan } from '../../../core/finish/fold-plan';
 import { plateausOf } from '../../../core/fold/layer';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { LineSlider } from '../../controls/line-slider';
 import { StagePlayer } from '../../controls/stage-player';
 import { AllowanceStrip } from '../../pictures/allowance-strip';
 import { SectionPicture } from '../../pictures/section-picture';
 import { StripPicture } from '../../pictures/strip-picture';
-import type { KeptPart, SetUpPart, WorkPart } from '../../bench/bench';
-import { later } from '../../app/later';
+import type { DialsPart, KeptPart, SetUpPart, WorkPart } from '../../bench/bench';
+import { later } from '../../ground/later';
 import { StepList } from './step-list';
 
 const StripCutPanel = later(async () => (await import('./strip-cut-panel')).StripCutPanel);
@@ -28,7 +28,7 @@ const stripTab = ['cut', 'The strip, cut'] as const;
 const cornerTab = ['corner', 'The corner'] as const;
 const loadingTab = ['loading', 'Loading'] as const;
 
-type Bench = KeptPart & SetUpPart & WorkPart;
+type Bench = KeptPart & SetUpPart & WorkPart & DialsPart;
 
 /** What there is to look at of an edge that a strip goes round. */
 function tabsOf({ folds, edge, attachment, foot, plan }: Bench) {

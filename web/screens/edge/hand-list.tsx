@@ -1,5 +1,5 @@
 import type { HandsAt } from '../../../core/plan/hands-along';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { handInWords } from '../../words/hands';
 
 /** What a stretch looks like under the picture. */

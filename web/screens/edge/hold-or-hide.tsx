@@ -3,7 +3,7 @@ import { aims, type Aim } from '../../../core/finish/sewing-plan';
 import { threadMatches, type ThreadMatch } from '../../../core/kit/thread';
 import { proposedPickMm, weightsOf } from '../../../core/plan/wish-for-stitches';
 import type { PlanRecord } from '../../../contract/records';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { ColourField } from '../../controls/colour-field';
 import { LengthField } from '../../controls/length-field';
 import { SelectField } from '../../controls/select-field';

@@ -1,6 +1,6 @@
 import type { StartingValue } from '../../../core/finish/work';
 import type { ThreadUse } from '../../../core/kit/thread';
-import { useList } from '../../app/records';
+import { useList } from '../../ground/records';
 
 /** The threads of the drawer that do for what a starting value asks for, by its code. */
 const usesFor: Readonly<Record<string, readonly ThreadUse[]>> = {

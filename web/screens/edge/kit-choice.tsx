@@ -5,7 +5,7 @@ import { misfitOf } from '../../../core/kit/foot-fit';
 import { lopsided, sideOf } from '../../../core/stitch/repeat';
 import { hasRun, type Pattern, type Stitch } from '../../../core/stitch/stitch';
 import type { PlanRecord } from '../../../contract/records';
-import { useList } from '../../app/records';
+import { useList } from '../../ground/records';
 import { changePlan } from '../../bench/plan-change';
 import { NumberField } from '../../controls/number-field';
 import { SelectField } from '../../controls/select-field';

@@ -1,7 +1,7 @@
 import type { Finish } from '../../../core/finish/finish';
 import type { FoldWish } from '../../../core/finish/fold-request';
 import { besidesOf, kitGaps } from '../../../core/plan/kit-gaps';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { factInWords } from '../../words/facts';
 import { gapInWords } from '../../words/kit';
 import { useKit } from '../../bench/use-kit';

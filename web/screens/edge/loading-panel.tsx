@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { stepsOf } from '../../../core/plan/work';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { StagePlayer } from '../../controls/stage-player';
 import { LoadingPicture, loadingSteps } from '../../pictures/loading-picture';
 import { cautionInWords, stepInWords } from '../../words/steps';

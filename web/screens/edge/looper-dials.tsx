@@ -1,4 +1,4 @@
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { factInWords } from '../../words/facts';
 import type { LessonPart, SetUpPart, WorkPart } from '../../bench/bench';
 import { useScrapDraft } from '../test-bench/scrap-draft';

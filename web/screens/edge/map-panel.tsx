@@ -1,8 +1,8 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { issueInWords } from '../../words/refusals';
 import { Suspense, useMemo, useState } from 'react';
-import { later } from '../../app/later';
+import { later } from '../../ground/later';
 import { dialField, marginDials, type MarginDial } from '../../../core/kit/dial-steps';
 import { swings } from '../../../core/stitch/needle-path';
 import { bestGuideMm, dialSweep, type MarginMap } from '../../../core/margin/map';

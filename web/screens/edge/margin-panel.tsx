@@ -5,7 +5,7 @@ import type { Margin } from '../../../core/margin/margin';
 import { countedAlongEdge } from '../../../core/plan/judge';
 import { factInWords } from '../../words/facts';
 import { about, capital, ofHundred } from '../../words/number';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { MarginBar } from '../../pictures/margin-bar';
 import { MiniMargin } from '../../pictures/mini-margin';
 import { ridesOn } from '../../words/guides';
@@ -201,7 +201,7 @@ function OtherMargin(props: {
     Number.isFinite(mm) ? `${fine(mm)} ${to}, then ${faults[fault ?? '']?.short ?? ''}` : '';
   const reachMm = Math.max(2.5, Math.abs(belief.shiftMm) + 3 * belief.sigmaMm);
   return (
-    <div className="grid items-center gap-x-3 sm:grid-cols-2">
+    <div className="grid grid-cols-[minmax(0,1fr)] items-center gap-x-3 sm:grid-cols-2">
       <p className="text-sm">
         <b>{capital(name)}</b> may wander{' '}
         {[

@@ -18,7 +18,7 @@ import {
 } from '../../../core/edge/taper';
 import { turnOnEdge, type TurnOnEdge } from '../../../core/edge/turned-on';
 import { pressedAwayShare } from '../../../core/fold/fullness';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 
 interface FactsProps<K extends EdgeForm['kind']> {
   readonly form: Extract<EdgeForm, { kind: K }>;

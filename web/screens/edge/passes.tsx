@@ -2,8 +2,8 @@ import { memo } from 'react';
 import { Link } from 'react-router';
 import type { PlannedPass } from '../../../core/plan/passes';
 import { dialsClause, ridesClause } from '../../../core/finish/dials-clause';
-import { useLengths } from '../../app/lengths-context';
-import { fill } from '../../words/fill';
+import { useLengths } from '../../ground/lengths-context';
+import { fill } from '../../../core/measure/fill';
 import { capital, ofHundred } from '../../words/number';
 import { valueInWords } from '../../words/starting-value';
 

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { DialTravel } from '../../../core/kit/dial-steps';
 import { usualStandOffMm, type Placing } from '../../../core/kit/binder';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { Dial } from '../../controls/dial';
 import type { KeptPart, SetUpPart } from '../../bench/bench';
 import { changePlan } from '../../bench/plan-change';

@@ -1,6 +1,6 @@
 import { mostPlates, platesFor } from '../../../core/seam/plates';
-import { useLengths } from '../../app/lengths-context';
-import { change, useRecord } from '../../app/records';
+import { useLengths } from '../../ground/lengths-context';
+import { change, useRecord } from '../../ground/records';
 import { LengthField } from '../../controls/length-field';
 
 const unowned: readonly number[] = [];

@@ -5,14 +5,16 @@ import { dialsClause, ridesClause } from '../../../core/finish/dials-clause';
 import { dialField } from '../../../core/kit/dial-steps';
 import { startingValuesOf, valuesBesideDials } from '../../../core/plan/work';
 import { swings } from '../../../core/stitch/needle-path';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { dialName } from '../../words/dials';
-import { fill } from '../../words/fill';
+import { fill } from '../../../core/measure/fill';
 import { finishName } from '../../words/finishes';
 import { ofHundred } from '../../words/number';
 import { valueInWords } from '../../words/starting-value';
 import { stitchLabel } from '../../words/stitches';
 import type { DialsPart, KeptPart, SetUpPart, WorkPart } from '../../bench/bench';
+import { CardMargin } from '../../pictures/card-margin';
+import { CardSection } from '../../pictures/card-section';
 import { isLooped } from './looped';
 
 const dials: readonly Dial[] = ['width', 'length', 'needlePosition', 'guide'];
@@ -70,9 +72,18 @@ export const PrintedCard = memo(function PrintedCard({
       ? valuesBesideDials(finish, request)
       : startingValuesOf(finish, request);
   const looped = isLooped(plan);
+  const stage = folds?.stages.find(({ id }) => id === 'stitch') ?? folds?.stages.at(-1);
+  // One that is closed, or open without end, is told in words alone.
+  const drawn =
+    margin &&
+    margin.toMm > margin.fromMm &&
+    Number.isFinite(margin.fromMm) &&
+    Number.isFinite(margin.toMm)
+      ? margin
+      : null;
   return createPortal(
     <section aria-label="Card" data-print-alone className="hidden print:block">
-      <div className="w-[105mm] border border-black bg-white p-4 text-sm leading-tight text-black">
+      <div className="h-[148mm] w-[105mm] overflow-hidden border border-black bg-white p-4 text-xs leading-tight text-black">
         <h2 className="text-lg">
           {finishName(finish.id)}, {edge.on || edge.name}
         </h2>
@@ -90,6 +101,15 @@ export const PrintedCard = memo(function PrintedCard({
             Margin {lengths.fine(-margin.fromMm)} left, {lengths.fine(margin.toMm)} right;{' '}
             {ofHundred(judgement.chance)} of 100
           </p>
+        )}
+        {stage && <CardSection stage={stage} />}
+        {drawn && (
+          <CardMargin
+            leftMm={-drawn.fromMm}
+            rightMm={drawn.toMm}
+            leftWords={`left ${lengths.fine(-drawn.fromMm)}`}
+            rightWords={`right ${lengths.fine(drawn.toMm)}`}
+          />
         )}
         <table className="w-full border-t border-line">
           <tbody>

@@ -1,5 +1,5 @@
 import { valuesBesideDials } from '../../../core/plan/work';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { factInWords } from '../../words/facts';
 import { valueInWords } from '../../words/starting-value';
 import { memo } from 'react';

@@ -1,7 +1,7 @@
 import { RotateCcw } from 'lucide-react';
 import { Tabs } from 'radix-ui';
 import { Suspense, useDeferredValue, useMemo } from 'react';
-import { later } from '../../app/later';
+import { later } from '../../ground/later';
 import { useNavigate, useSearchParams } from 'react-router';
 import {
   dialField,
@@ -13,13 +13,13 @@ import type { FinishMargin } from '../../../core/finish/finish-margin';
 import { patternsOf } from '../../../core/kit/machine';
 import { swings } from '../../../core/stitch/needle-path';
 import { repeatLengthMm } from '../../../core/stitch/pitch';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { changePlan } from '../../bench/plan-change';
 import { KitChoice, NeedleAndStitch } from './kit-choice';
 import { Button } from '../../controls/button';
 import { Dial } from '../../controls/dial';
 import { PrintSlip } from '../../controls/print-slip';
-import { UnderFoot } from '../../pictures/under-foot';
+import { UnderThisFoot } from './under-this-foot';
 import { dialName } from '../../words/dials';
 import { factInWords } from '../../words/facts';
 import { finishName } from '../../words/finishes';
@@ -32,6 +32,7 @@ import { Passes } from './passes';
 import { PutIn } from './put-in';
 
 const starting = () => import('./starting-slip');
+const MachineMemory = later(async () => (await import('./machine-memory')).MachineMemory);
 const HoldOrHide = later(async () => (await import('./hold-or-hide')).HoldOrHide);
 const LooperDials = later(async () => (await import('./looper-dials')).LooperDials);
 const PrintedCard = later(async () => (await import('./printed-card')).PrintedCard);
@@ -47,7 +48,7 @@ const MapPanel = later(async () => (await import('./map-panel')).MapPanel);
 
 /** The view under the foot; behind a tab, the section with the needle in place. */
 export function SettingTable({ bench }: { bench: Bench }) {
-  const { margin, folds, plan, judgement, foot, set, issues } = bench;
+  const { margin, folds, plan, judgement, set, issues } = bench;
   const [params, setParams] = useSearchParams();
   if (!margin) return <StartingTable bench={bench} />;
   if (!judgement || !set || !folds) {
@@ -100,14 +101,7 @@ export function SettingTable({ bench }: { bench: Bench }) {
         tabIndex={-1}
         className="h-136 shrink-0 sm:h-auto sm:min-h-0 sm:shrink sm:grow"
       >
-        <UnderFoot
-          margin={margin}
-          plan={plan}
-          foot={foot}
-          attachment={bench.attachment}
-          judgement={judgement}
-          beliefs={set.beliefs}
-        />
+        <UnderThisFoot bench={bench} />
       </Tabs.Content>
       <Tabs.Content value="map" tabIndex={-1} className="min-h-0 grow">
         <Suspense>
@@ -272,6 +266,9 @@ function DialSlip(props: { bench: Bench; later: Bench; finishMargin: FinishMargi
         ) : (
           <PutIn finish={finish} request={bench.request} />
         ))}
+      <Suspense>
+        <MachineMemory bench={later} />
+      </Suspense>
       <Passes edgeId={edge.id} passes={bench.passes} />
       <p className="pt-1 text-sm text-soft">
         {pooled.length > 0

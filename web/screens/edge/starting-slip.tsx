@@ -1,7 +1,7 @@
 import { Tabs } from 'radix-ui';
 import { useNavigate } from 'react-router';
 import { startingValuesOf } from '../../../core/plan/work';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { Button } from '../../controls/button';
 import { PrintSlip } from '../../controls/print-slip';
 import { SectionPicture } from '../../pictures/section-picture';

@@ -1,6 +1,6 @@
 import type { ComponentType } from 'react';
-import { later, patiently } from '../../app/later';
-import type { Lengths } from '../../app/lengths';
+import { later, patiently } from '../../ground/later';
+import type { Lengths } from '../../../core/measure/lengths';
 import { servesPurpose } from '../../../core/finish/nature';
 import type { FoldPlan } from '../../../core/finish/fold-plan';
 import { swings } from '../../../core/stitch/needle-path';

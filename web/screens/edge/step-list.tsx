@@ -1,29 +1,31 @@
 import { stepsOf } from '../../../core/plan/work';
-import { useLengths } from '../../app/lengths-context';
-import { changePlan } from '../../bench/plan-change';
+import { useLengths } from '../../ground/lengths-context';
+import { changePlan, tickStep } from '../../bench/plan-change';
 import { cautionInWords, placeInWords, stepInWords } from '../../words/steps';
-import type { KeptPart, SetUpPart, WorkPart } from '../../bench/bench';
+import { changedOnMachine } from '../../bench/changed-on-machine';
+import { WorkSheetLink } from '../../controls/work-sheet-link';
+import { PutBackList } from '../../controls/put-back-list';
+import type { DialsPart, KeptPart, SetUpPart, WorkPart } from '../../bench/bench';
 
 /** The work from cutting to the last pressing, to be ticked off. */
-export function StepList({ bench }: { bench: KeptPart & SetUpPart & WorkPart }) {
+export function StepList({ bench }: { bench: KeptPart & SetUpPart & WorkPart & DialsPart }) {
   const { finish, work, record } = bench;
   const lengths = useLengths();
+  const changed = changedOnMachine(bench);
   const steps = stepsOf(finish, work);
   const done = steps.filter(({ id }) => record.ticks.includes(id)).length;
   const next = steps.find(({ id }) => !record.ticks.includes(id));
-  const tick = (id: string, on: boolean) =>
-    changePlan(record.id, {
-      ticks: on ? [...record.ticks, id] : record.ticks.filter((other) => other !== id),
-    });
+  const tick = (id: string, on: boolean) => tickStep(record.id, id, on);
   return (
     <div className="px-4 py-2">
-      <div className="flex items-center justify-between gap-3">
+      <div className="flex flex-wrap items-center justify-between gap-x-3">
         <p role="status" className="text-soft">
           <b className="text-graphite">
             {done} of {steps.length}
           </b>{' '}
           done
         </p>
+        {!bench.proposed && <WorkSheetLink of={`edges/${bench.edge.id}`} />}
         <button
           type="button"
           disabled={record.ticks.length === 0}
@@ -67,6 +69,11 @@ export function StepList({ bench }: { bench: KeptPart & SetUpPart & WorkPart }) 
                   </span>
                 </span>
               </label>
+              {step.phase === 'put-back' && !ticked && (
+                <div className="pb-2 pl-18">
+                  <PutBackList changes={changed} />
+                </div>
+              )}
             </li>
           );
         })}

@@ -1,6 +1,6 @@
 import { readyMadeIssues, servesVariant } from '../../../core/strip/ready-made';
-import { useLengths } from '../../app/lengths-context';
-import { useList } from '../../app/records';
+import { useLengths } from '../../ground/lengths-context';
+import { useList } from '../../ground/records';
 import { SelectField } from '../../controls/select-field';
 import type { KeptPart, SetUpPart } from '../../bench/bench';
 import { changePlan } from '../../bench/plan-change';

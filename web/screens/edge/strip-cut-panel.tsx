@@ -9,7 +9,7 @@ import { takings } from '../../../core/strip/taking';
 import type { KeptPart, SetUpPart } from '../../bench/bench';
 import { stripChoiceOf } from '../../bench/strip-choice';
 import { useTypedPiece } from '../../bench/typed-piece';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { LengthField } from '../../controls/length-field';
 import { LineChoice } from '../../controls/line-choice';
 import { CuttingPlan } from '../../pictures/cutting-plan';

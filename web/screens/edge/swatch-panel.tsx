@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { sewSwatch } from '../../../core/swatch/swatch';
 import { holeXMm, swingOf } from '../../../core/stitch/needle-path';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { LineChoice } from '../../controls/line-choice';
 import { Button } from '../../controls/button';
 import { NumbersTable } from '../../pictures/numbers-table';

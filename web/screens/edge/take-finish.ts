@@ -1,11 +1,10 @@
 import { proposed, proposedAnyway } from '../../../core/choose/proposal';
 import type { Considered } from '../../../core/choose/consider';
 import type { FootRecord, MachineRecord } from '../../../contract/records';
-import { change } from '../../app/records';
+import { change } from '../../ground/records';
 import type { KeptPart, SetUpPart } from '../../bench/bench';
 import type { Option } from './looked-at';
-import { takingOf } from '../../bench/use-proposal';
-import { kitOf } from '../../bench/what-if';
+import { kitOf, takingOf } from '../../../core/choose/of-records';
 
 /**
  * Plans a finish for the edge, with the machine, foot and ways it was found best with; its dials

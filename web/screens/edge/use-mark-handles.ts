@@ -7,7 +7,7 @@ import type { EdgeRecord } from '../../../contract/records';
 import type { Handle } from '../../pictures/above/handle';
 import { levelled } from '../../pictures/above/course-layout';
 import { rightLegAtMm } from '../../pictures/above/leg-layout';
-import { change } from '../../app/records';
+import { change } from '../../ground/records';
 import { withForm } from '../edge-asked/form-fields';
 
 type Of<K extends EdgeForm['kind']> = Extract<EdgeForm, { kind: K }>;

@@ -2,8 +2,8 @@ import type { Considered } from '../../../core/choose/consider';
 import type { Hindrance } from '../../../core/choose/contribution';
 import { placesOf } from '../../../core/choose/places';
 import type { Ranked, Ranking, Reason } from '../../../core/choose/score';
-import type { Lengths } from '../../app/lengths';
-import { useLengths } from '../../app/lengths-context';
+import type { Lengths } from '../../../core/measure/lengths';
+import { useLengths } from '../../ground/lengths-context';
 import { factInWords } from '../../words/facts';
 import { gapInWords } from '../../words/kit';
 

@@ -3,7 +3,7 @@ import type { WorkedBefore } from '../../../contract/book';
 import { dialField, dialTravel, snapToDial, type Dial } from '../../../core/kit/dial-steps';
 import { judge } from '../../../core/plan/judge';
 import { swings } from '../../../core/stitch/needle-path';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { changePlan } from '../../bench/plan-change';
 import { alongGuidance } from '../../words/facts';
 import { likenessInWords } from '../../words/likeness';

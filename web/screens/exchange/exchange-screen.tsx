@@ -1,7 +1,7 @@
 import { Download, FileUp } from 'lucide-react';
 import { useRef, useState, type DragEvent } from 'react';
 import { exchangeTables, type ExchangeTable } from '../../../contract/exchange';
-import { notify } from '../../app/notices';
+import { notify } from '../../ground/notices';
 import { Button } from '../../controls/button';
 import { PreviewTable } from './preview-table';
 import { useImport } from './use-import';
@@ -122,7 +122,11 @@ export function ExchangeScreen() {
               Any list from the left, changed in a spreadsheet. Rows are known by their id; a row
               without one is new. A few columns are enough:
             </p>
-            <pre className="my-2 overflow-x-auto border-l-4 border-line bg-slip px-3 py-2 text-sm text-graphite">
+            <pre
+              tabIndex={0}
+              aria-label="An example of such a file"
+              className="my-2 overflow-x-auto border-l-4 border-line bg-slip px-3 py-2 text-sm text-graphite"
+            >
               {example}
             </pre>
             <p>

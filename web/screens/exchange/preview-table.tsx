@@ -1,5 +1,5 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { issueInWords } from '../../words/refusals';
 import { useRef, useState } from 'react';
 import type { ImportPreview, ImportRow, Outcome } from '../../../contract/exchange';

@@ -1,8 +1,8 @@
 import { useMutation } from '@tanstack/react-query';
 import { mostImportBytes, type ImportPreview } from '../../../contract/exchange';
-import { sendFile } from '../../app/api';
-import { reloadAll, writer } from '../../app/records';
-import { useJob } from '../../app/use-job';
+import { sendFile } from '../../ground/api';
+import { reloadAll, writer } from '../../ground/records';
+import { useJob } from '../../ground/use-job';
 
 interface Asked {
   readonly file: File;

@@ -3,10 +3,10 @@ import { useMutation } from '@tanstack/react-query';
 import { AlertDialog } from 'radix-ui';
 import { useRef, useState } from 'react';
 import type { ArchiveTaken } from '../../../contract/archive';
-import { sendFile } from '../../app/api';
-import { notify } from '../../app/notices';
-import { reloadAll, writer } from '../../app/records';
-import { useJob } from '../../app/use-job';
+import { sendFile } from '../../ground/api';
+import { notify } from '../../ground/notices';
+import { reloadAll, writer } from '../../ground/records';
+import { useJob } from '../../ground/use-job';
 import { Button } from '../../controls/button';
 import { countsInWords } from '../../words/records';
 

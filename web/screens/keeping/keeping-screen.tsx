@@ -1,8 +1,8 @@
 import { Download } from 'lucide-react';
 import { useQuery } from '@tanstack/react-query';
 import type { SnapshotEntry } from '../../../contract/archive';
-import { send } from '../../app/api';
-import { LoadState } from '../../app/trouble';
+import { send } from '../../ground/api';
+import { LoadState } from '../../controls/trouble';
 import { ArchiveIn } from './archive-in';
 import { SnapshotList } from './snapshot-list';
 

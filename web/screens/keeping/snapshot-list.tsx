@@ -1,9 +1,9 @@
 import { useMutation } from '@tanstack/react-query';
 import { format, formatDistanceToNow, parseISO } from 'date-fns';
 import type { SnapshotEntry } from '../../../contract/archive';
-import { send } from '../../app/api';
-import { notify } from '../../app/notices';
-import { reloadAll, tellTrouble, writer } from '../../app/records';
+import { send } from '../../ground/api';
+import { notify } from '../../ground/notices';
+import { reloadAll, tellTrouble, writer } from '../../ground/records';
 import { Button } from '../../controls/button';
 import { countsInWords } from '../../words/records';
 

@@ -1,6 +1,6 @@
 import type { FootRecord } from '../../../contract/records';
-import { useLengths } from '../../app/lengths-context';
-import { change } from '../../app/records';
+import { useLengths } from '../../ground/lengths-context';
+import { change } from '../../ground/records';
 import { Choice } from '../../controls/choice';
 import { LengthField } from '../../controls/length-field';
 

@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { firstIssueInWords } from '../../words/refusals';
 import { unitOnce } from '../../../core/plain-fill';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { Link } from 'react-router';
 import { issuesOf } from '../../../contract/error';
 import { foot as footSchema, footDraft } from '../../../contract/kit';
@@ -9,7 +9,7 @@ import type { FootRecord } from '../../../contract/records';
 import { defaultGuideStepMm, guidances, type Guidance } from '../../../core/kit/foot';
 import { footKinds, type FootKind } from '../../../core/kit/foot-kind';
 import { shanks, type Shank } from '../../../core/kit/shank';
-import { change, useList } from '../../app/records';
+import { change, useList } from '../../ground/records';
 import { Choice } from '../../controls/choice';
 import { LengthField } from '../../controls/length-field';
 import { NoteField } from '../../controls/note-field';

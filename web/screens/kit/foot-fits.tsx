@@ -1,6 +1,6 @@
 import type { FootRecord, MachineRecord } from '../../../contract/records';
 import { misfitOf, swingRoomMm, type Misfit } from '../../../core/kit/foot-fit';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { machineKindNames, shankNames } from '../../words/kit';
 
 /** The needle that most cloths take; a thicker one has a little less room. */

@@ -1,9 +1,9 @@
 import { ArrowLeftRight, Plus } from 'lucide-react';
 import { Suspense, useState } from 'react';
-import { later } from '../../app/later';
+import { later } from '../../ground/later';
 import { Link, useSearchParams } from 'react-router';
-import { useCreate, useList, useRemove, tellTrouble } from '../../app/records';
-import { LoadState } from '../../app/trouble';
+import { useCreate, useList, useRemove, tellTrouble } from '../../ground/records';
+import { LoadState } from '../../controls/trouble';
 import { RemoveButton } from '../../controls/remove-button';
 import { foldsStrip } from '../../pictures/foot-measures';
 import { FootEditor } from './foot-editor';

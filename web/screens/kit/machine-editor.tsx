@@ -11,8 +11,8 @@ import {
 } from '../../../core/kit/machine';
 import { shanks } from '../../../core/kit/shank';
 import { hasStraightPlate } from '../../../core/stitch/clearance';
-import { useLengths } from '../../app/lengths-context';
-import { change, useList } from '../../app/records';
+import { useLengths } from '../../ground/lengths-context';
+import { change, useList } from '../../ground/records';
 import { LengthField } from '../../controls/length-field';
 import { Choice } from '../../controls/choice';
 import { SelectField } from '../../controls/select-field';
@@ -21,6 +21,8 @@ import { machineKindNames, shankNames } from '../../words/kit';
 import { stitchLabel } from '../../words/stitches';
 import { DifferentialFields } from './differential-fields';
 import { FitList } from './foot-fits';
+import { MachineUsual, MemoryList } from './machine-usual';
+import { PutBackCards } from './put-back-card';
 
 type Specs = MachineRecord['specs'];
 
@@ -117,6 +119,7 @@ export function MachineEditor({ machine }: { machine: MachineRecord }) {
   const has = patternsOf(specs);
   return (
     <div className="grid gap-4">
+      <PutBackCards machine={machine} />
       <div className="grid gap-4 sm:grid-cols-2">
         <TextField
           label="Machine"
@@ -244,6 +247,8 @@ export function MachineEditor({ machine }: { machine: MachineRecord }) {
           So small a hole is a straight-stitch plate: no stitch may swing.
         </p>
       )}
+      <MachineUsual machine={machine} />
+      <MemoryList machine={machine} />
       <FitList
         title="Feet that go on it"
         pairs={feet.map((foot) => ({ name: foot.name, machine, foot }))}

@@ -1,6 +1,6 @@
 import type { NeedleRecord } from '../../../contract/records';
 import { needlePoints, type NeedlePoint } from '../../../core/kit/needle';
-import { change } from '../../app/records';
+import { change } from '../../ground/records';
 import { NoteField } from '../../controls/note-field';
 import { NumberField } from '../../controls/number-field';
 import { SelectField } from '../../controls/select-field';

@@ -14,6 +14,8 @@ export const newMachine: MachineDraft = {
     plateHoleMm: null,
   },
   note: '',
+  usual: {},
+  memory: [],
 };
 
 /** A foot as it is before anyone laid a ruler on it. */

@@ -1,31 +1,10 @@
 import { useState } from 'react';
-import { genericFeet, type GenericFoot } from '../../../core/kit/generic-feet';
-import { useCreate } from '../../app/records';
+import { genericFeet } from '../../../core/kit/generic-feet';
+import { useCreate } from '../../ground/records';
 import { Button } from '../../controls/button';
 import { FormDialog } from '../../controls/form-dialog';
-import { footParts } from '../../pictures/foot-parts';
-import { FootShape } from '../../pictures/foot-shape';
+import { SmallFoot } from '../../pictures/small-foot';
 import { footKindNames } from '../../words/kit';
-
-/** All are drawn to one scale, so that they can be told apart. */
-const scale = 2.6;
-
-function SmallFoot({ foot }: { foot: GenericFoot }) {
-  const { guide } = foot.specs;
-  const guideMm = 'atMm' in guide ? guide.atMm : guide.rangeMm[0];
-  const ys = footParts(foot, guideMm).flatMap(({ points }) => points.map(([, y]) => y));
-  const middle = (Math.min(...ys) + Math.max(...ys)) / 2;
-  return (
-    <svg viewBox="0 0 152 130" width={70} height={60} aria-hidden className="shrink-0">
-      <FootShape
-        foot={foot}
-        guideMm={guideMm}
-        x={(mm) => 76 + mm * scale}
-        y={(mm) => 65 - (mm - middle) * scale}
-      />
-    </svg>
-  );
-}
 
 interface PlainFeetProps {
   readonly open: boolean;

@@ -7,7 +7,7 @@ import {
 } from '../../../core/kit/foot';
 import { guidanceNames } from '../../../core/kit/along';
 import { mostReferences } from '../../../contract/kit';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { Button } from '../../controls/button';
 import { LengthField } from '../../controls/length-field';
 import { SelectField } from '../../controls/select-field';

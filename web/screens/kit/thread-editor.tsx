@@ -1,7 +1,7 @@
 import type { ThreadRecord } from '../../../contract/records';
 import { fibres, type Fibre } from '../../../core/cloth/about-cloth';
 import { threadUses, type ThreadUse } from '../../../core/kit/thread';
-import { change } from '../../app/records';
+import { change } from '../../ground/records';
 import { NoteField } from '../../controls/note-field';
 import { NumberField } from '../../controls/number-field';
 import { SelectField } from '../../controls/select-field';

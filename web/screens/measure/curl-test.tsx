@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { ClothRecord } from '../../../contract/records';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { LengthField } from '../../controls/length-field';
 import { homeTestList } from '../cloths/home-test';
 import { useHomeTests } from '../cloths/use-home-tests';

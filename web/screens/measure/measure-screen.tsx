@@ -1,10 +1,10 @@
 import { ArrowLeft, ArrowRight, Check } from 'lucide-react';
-import { useEffect } from 'react';
 import { Link, useLocation, useNavigate, useParams } from 'react-router';
 import type { ClothRecord } from '../../../contract/records';
-import { useLengths } from '../../app/lengths-context';
-import { useRecord } from '../../app/records';
-import { LoadState } from '../../app/trouble';
+import { useLengths } from '../../ground/lengths-context';
+import { useRecord } from '../../ground/records';
+import { useKeys } from '../../frame/keys';
+import { LoadState } from '../../controls/trouble';
 import { Button } from '../../controls/button';
 import { propertiesOf } from '../cloths/cloth-page';
 import { homeTestList, testIds, type TestId } from '../cloths/home-test';
@@ -46,17 +46,12 @@ function Measuring({ cloth, at }: { cloth: ClothRecord; at: TestId }) {
   const home = back.startsWith('/cloths') ? `/cloths?cloth=${cloth.id}` : back;
   const Test = tests[at];
 
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const typing =
-        event.target instanceof HTMLElement && event.target.matches('input, textarea, select');
-      const chosen = testIds[Number(event.key) - 1];
-      if (typing || event.ctrlKey || event.metaKey || event.altKey || !chosen) return;
-      void navigate(`/cloths/${cloth.id}/measure/${chosen}`, { state, replace: true });
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [cloth.id, navigate, state]);
+  useKeys(
+    testIds.map((id, i) => ({
+      ...{ press: [String(i + 1)], shown: String(i + 1), does: `go to the test “${id}”` },
+      act: () => void navigate(to(id), { state, replace: true }),
+    })),
+  );
 
   return (
     <main className="flex min-h-0 grow flex-col gap-3 p-4 lg:px-5">

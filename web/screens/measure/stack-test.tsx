@@ -3,7 +3,7 @@ import { fewestLayers } from '../../../core/cloth/home-tests';
 import { thicknessGauge } from '../../../core/instrument/instrument';
 import { stackHeightMm } from '../../../core/instrument/piece';
 import type { ClothRecord } from '../../../contract/records';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { LengthField } from '../../controls/length-field';
 import { NumberField } from '../../controls/number-field';
 import { homeTestList } from '../cloths/home-test';

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import type { MeasuredCloth } from '../../../core/cloth/cloth';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { meanings } from '../../words/cloth';
 import type { HomeTest } from '../cloths/home-test';
 

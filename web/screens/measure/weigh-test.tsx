@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { kitchenScale } from '../../../core/instrument/instrument';
 import { squareGrams } from '../../../core/instrument/piece';
 import type { ClothRecord } from '../../../contract/records';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { LengthField } from '../../controls/length-field';
 import { NumberField } from '../../controls/number-field';
 import { homeTestList } from '../cloths/home-test';

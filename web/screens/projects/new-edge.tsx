@@ -1,14 +1,15 @@
 import { Plus } from 'lucide-react';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { issueInWords } from '../../words/refusals';
 import { Suspense, useState } from 'react';
-import { later } from '../../app/later';
+import { later } from '../../ground/later';
 import { useNavigate } from 'react-router';
 import { joinIssues } from '../../../core/edge/edge-issues';
 import { asksLength } from '../../../core/edge/form';
 import { edgeThings, usualEdge, type EdgeThing, type UsualEdge } from '../../../core/edge/things';
-import { ApiError } from '../../app/api';
-import { useCreate, useList } from '../../app/records';
+import type { TableSet } from '../../../contract/set-table';
+import { ApiError, send } from '../../ground/api';
+import { reloadAll, useCreate, useList, writer } from '../../ground/records';
 import { Button } from '../../controls/button';
 import { FormDialog } from '../../controls/form-dialog';
 import { SelectField } from '../../controls/select-field';
@@ -44,6 +45,30 @@ const usualName = (thing: EdgeThing): string => {
   return thing === 'other' ? '' : name.charAt(0).toUpperCase() + name.slice(1);
 };
 
+/** Usual values of a thing in every field; a name that was typed by hand stays. */
+const withThing = (before: Draft, thing: EdgeThing): Draft => ({
+  ...before,
+  ...usualEdge(thing),
+  thing,
+  name: before.name === usualName(before.thing) ? usualName(thing) : before.name,
+  ...(thing === 'other' ? { lengthMm: null } : {}),
+});
+
+/** Makes an edge with a project for it, called after what it is on; one change. @returns its id */
+async function withProject({
+  clothId,
+  ...draft
+}: Record<string, unknown> & { name: string; on: string; clothId: string }): Promise<string> {
+  const { edgeId } = await writer.during(async () => {
+    const set = await send<TableSet>('POST', 'table', {
+      edge: { project: draft.on.trim() || draft.name.trim(), draft, clothId },
+    });
+    await reloadAll();
+    return set;
+  });
+  return edgeId ?? '';
+}
+
 function Trouble({ text }: { text: string | undefined }) {
   if (!text) return null;
   return (
@@ -55,28 +80,24 @@ function Trouble({ text }: { text: string | undefined }) {
 
 /** Asks what an edge is for and in which state, on what cloth; the stations ask for the rest. */
 export function NewEdge(props: {
-  projectId: string;
+  /** Null makes a project for it. */
+  projectId: string | null;
+  startWith?: EdgeThing;
   open: boolean;
   onOpenChange(open: boolean): void;
 }) {
   const lengths = useLengths();
-  const { projectId, open, onOpenChange } = props;
+  const { projectId, startWith, open, onOpenChange } = props;
   const cloths = useList('cloths');
   const create = useCreate('edges');
   const navigate = useNavigate();
-  const [draft, setDraft] = useState(blank);
+  const [draft, setDraft] = useState(() => (startWith ? withThing(blank, startWith) : blank));
+  const [failed, setFailed] = useState<unknown>(null);
   const [tried, setTried] = useState(false);
   const [asksCloth, setAsksCloth] = useState(false);
   const set = (patch: Partial<Draft>) => setDraft((before) => ({ ...before, ...patch }));
   /** Usual values of a thing in every field; what was typed by hand stays. */
-  const pick = (thing: EdgeThing) =>
-    setDraft((before) => ({
-      ...before,
-      ...usualEdge(thing),
-      thing,
-      name: before.name === usualName(before.thing) ? usualName(thing) : before.name,
-      ...(thing === 'other' ? { lengthMm: null } : {}),
-    }));
+  const pick = (thing: EdgeThing) => setDraft((before) => withThing(before, thing));
   const toCutFrom = (cloths.data ?? []).filter(({ readyMade }) => !readyMade);
   const clothId = draft.clothId || (toCutFrom[0]?.id ?? '');
   const { lengthMm } = draft;
@@ -92,22 +113,28 @@ export function NewEdge(props: {
     setTried(true);
     if (Object.values(missing).some(Boolean)) return;
     const { thing: _thing, ...asked } = draft;
-    const edge = await create.mutateAsync({
+    const whole = {
       ...asked,
       secondEdge: draft.purpose === 'seam' ? draft.secondEdge : null,
-      ...{ clothId, projectId, crossings: [] },
-    });
+      crossings: [],
+    };
+    const edgeId =
+      projectId === null
+        ? await withProject({ ...whole, clothId })
+        : (await create.mutateAsync({ ...whole, clothId, projectId })).id;
     // What finishes it is the next question.
-    await navigate(`/edges/${edge.id}/finish`);
+    await navigate(`/edges/${edgeId}/finish`);
   };
-  const refused = create.error instanceof ApiError ? create.error : null;
+  const error = create.error ?? failed;
+  const refused = error instanceof ApiError ? error : null;
   return (
     <FormDialog title="New edge" open={open} onOpenChange={onOpenChange} wide="picture">
       <form
         className="grid items-start gap-x-6 gap-y-3 md:grid-cols-2"
         onSubmit={(event) => {
           event.preventDefault();
-          submit().catch(() => undefined);
+          setFailed(null);
+          submit().catch(setFailed);
         }}
       >
         <div className="grid gap-3 md:sticky md:top-0">

@@ -1,149 +1,162 @@
 import { Download, Plus } from 'lucide-react';
 import { Suspense, useState } from 'react';
-import { later } from '../../app/later';
-import { Link, useParams } from 'react-router';
-import type { AttemptRecord, ClothRecord, EdgeRecord, PlanRecord } from '../../../contract/records';
-import { finishById } from '../../../core/finish/catalogue';
-import type { Finish } from '../../../core/finish/finish';
-import { Impossible } from '../../../core/impossible';
-import { isClosed } from '../../../core/edge/shape';
-import { foldPlanOf } from '../../../core/plan/fold-plan';
-import { useLengths } from '../../app/lengths-context';
-import { change, useList, useRecord, useRemove } from '../../app/records';
-import { LoadState } from '../../app/trouble';
+import { later } from '../../ground/later';
+import { NavLink, useParams } from 'react-router';
+import { change } from '../../ground/records';
+import { useWorktable } from '../../ground/use-worktable';
+import { LoadState, NotThere } from '../../controls/trouble';
 import { Button } from '../../controls/button';
-import { RemoveButton } from '../../controls/remove-button';
 import { TextField } from '../../controls/text-field';
-import { SectionPicture } from '../../pictures/section-picture';
-import { counted } from '../../words/number';
-import { finishName } from '../../words/finishes';
+import { garmentInWords } from '../../words/order';
+import { useLengths } from '../../ground/lengths-context';
+import { issueInWords } from '../../words/refusals';
+import type { EdgeRecord } from '../../../contract/records';
+import { inForce } from '../../../core/garment/work-of';
+import { changeGarment, useGarment, type GarmentBench } from '../garment/use-garment';
+import { EdgeRow } from './edge-row';
 
 // What an edge can be measured by is loaded when somebody makes one.
 const NewEdge = later(async () => (await import('./new-edge')).NewEdge);
+const OrderPanel = later(async () => (await import('../garment/order-panel')).OrderPanel);
+const SeamsPanel = later(async () => (await import('../garment/seams-panel')).SeamsPanel);
+const EveningsPanel = later(async () => (await import('../garment/evenings-panel')).EveningsPanel);
+const ReadyPanel = later(async () => (await import('../garment/ready-panel')).ReadyPanel);
 
-/** The folds of a plan, as long as its lengths agree with the cloth. */
-function foldsIfAny(finish: Finish, plan: PlanRecord, cloth: ClothRecord) {
-  try {
-    return foldPlanOf(finish, { wish: plan.fold, cloth: cloth.properties });
-  } catch (error) {
-    if (error instanceof Impossible) return null;
-    throw error;
-  }
+const parts = [
+  ['', 'Edges'],
+  ['seams', 'Seams and pieces'],
+  ['order', 'Order of work'],
+  ['evenings', 'Evenings'],
+  ['ready', 'Have ready'],
+] as const;
+
+/** The edges as they are begun in the order of work; as they were made until that is known. */
+function inWorkingOrder({ edges, work, garment }: GarmentBench): readonly EdgeRecord[] {
+  // Where nothing says what comes before what, the order of the steps is no order of edges.
+  if (!work || garment.meets.length === 0) return edges;
+  const begun = new Map<string | null, number>();
+  const tasks = new Map(work.tasks.map(({ id, edgeId }) => [id, edgeId]));
+  inForce(work).sequence.forEach((id, i) => {
+    const edgeId = tasks.get(id) ?? null;
+    if (!begun.has(edgeId)) begun.set(edgeId, i);
+  });
+  return [...edges].sort((a, b) => (begun.get(a.id) ?? Infinity) - (begun.get(b.id) ?? Infinity));
 }
 
-/** An edge in the list: its section, cloth, length, and how far it has come. */
-function EdgeRow({
-  edge,
-  plan,
-  attempts,
-}: {
-  edge: EdgeRecord;
-  plan: PlanRecord | undefined;
-  attempts: readonly AttemptRecord[];
-}) {
+/** A part that needs the order: or why there is none. */
+function Ordered({ bench, part }: { bench: GarmentBench; part: string }) {
   const lengths = useLengths();
-  const cloth = useList('cloths').data?.find(({ id }) => id === edge.clothId);
-  const remove = useRemove('edges');
-  const finish = plan?.finish ? finishById(plan.finish) : undefined;
-  const folds = cloth && plan && finish ? foldsIfAny(finish, plan, cloth) : null;
-  const last = folds?.stages.find(({ id }) => id === 'stitch') ?? folds?.stages.at(-1);
-  const kept = attempts.find(({ id }) => id === plan?.keptAttemptId);
-  const counts = plan && finish?.margin(plan.fold.variant);
-  const state = kept
-    ? `setting of scrap ${kept.number} kept`
-    : plan?.finish === null
-      ? 'no finish chosen yet'
-      : attempts.length > 0
-        ? counted(attempts.length, 'scrap')
-        : counts
-          ? 'no scrap yet'
-          : 'starting values';
-  return (
-    <li className="sheet flex items-center gap-4 pr-2">
-      <Link
-        to={`/edges/${edge.id}`}
-        className="flex min-w-0 grow items-center gap-5 p-3 hover:bg-slip"
-      >
-        <span className="h-14 w-48 shrink-0">
-          {last && <SectionPicture stage={last} marks={[]} exaggeration={2} small />}
-        </span>
-        <span className="min-w-0 grow">
-          <span className="block font-head text-xl font-semibold break-words">{edge.name}</span>
-          <span className="block text-soft">
-            {cloth?.name} · {lengths.cloth(edge.lengthMm)} {isClosed(edge) ? 'round' : 'long'}
-            {plan?.finish && ` · ${finishName(plan.finish, plan.fold.variant)}`}
-          </span>
-        </span>
-        <span className={`shrink-0 ${kept ? 'font-bold text-moss' : 'text-soft'}`}>
-          {kept ? '✓ ' : ''}
-          {state}
-        </span>
-      </Link>
-      <RemoveButton
-        what={`edge “${edge.name}”`}
-        consequence={
-          attempts.length === 0
-            ? 'No scrap was sewn for it.'
-            : `Its ${counted(attempts.length, 'scrap')} ${attempts.length === 1 ? 'stays' : 'stay'} in the sample book.`
-        }
-        onRemove={() => remove.mutate(edge)}
-      />
-    </li>
-  );
+  if (bench.edges.length === 0) {
+    return (
+      <p className="sheet p-6 text-lg">
+        No edges yet: make the first one, and its steps stand here.
+      </p>
+    );
+  }
+  if (bench.issues.length > 0) {
+    const { before } = bench.garment;
+    return (
+      <div className="sheet grid justify-items-start gap-3 p-6">
+        {bench.issues.map((issue) => (
+          <p key={issue.message} role="alert" className="text-lg font-bold text-madder">
+            {issueInWords(issue, lengths)}
+          </p>
+        ))}
+        {before.length > 0 && (
+          <Button onClick={() => changeGarment(bench, { before: before.slice(0, -1) })}>
+            Take the last “this before that” back
+          </Button>
+        )}
+      </div>
+    );
+  }
+  const { work } = bench;
+  if (!work) {
+    return (
+      <p role="status" className="p-6 text-lg text-soft">
+        Putting {bench.edges.length} edges in order…
+      </p>
+    );
+  }
+  if (part === 'order') return <OrderPanel bench={bench} work={work} />;
+  if (part === 'evenings') return <EveningsPanel bench={bench} work={work} />;
+  return <ReadyPanel bench={bench} work={work} />;
 }
 
-/** One project: its edges, and making a new one. */
+/** One project: its edges, the order of their work, when it is done, and what it takes. */
 export function ProjectScreen() {
-  const { projectId = '' } = useParams();
-  const project = useRecord('projects', projectId);
-  const edges = useList('edges', { projectId });
-  const plans = useList('plans');
-  const attempts = useList('attempts');
+  const { projectId = '', part = '' } = useParams();
+  const { bench, error } = useGarment(projectId);
+  const table = useWorktable(projectId);
   const [asking, setAsking] = useState(false);
-  if (!project.data || !edges.data) {
-    return <LoadState what="project" error={project.error ?? edges.error} />;
-  }
+  if (!parts.some(([id]) => id === part)) return <NotThere />;
+  if (!bench) return <LoadState what="project" error={error} />;
+  const { project, edges, plans, garment } = bench;
+  const about = garmentInWords(garment);
   return (
-    <main className="mx-auto w-full max-w-4xl overflow-y-auto p-6">
-      <div className="mb-5 flex items-end justify-between gap-6">
-        <div className="grow">
-          <h1 className="sr-only">{project.data.name}</h1>
+    <main className="mx-auto w-full max-w-6xl overflow-y-auto p-4 md:p-6">
+      <div className="mb-3 flex flex-wrap items-end justify-between gap-x-6 gap-y-3">
+        <div className="min-w-56 grow">
+          <h1 className="sr-only">{project.name}</h1>
           <TextField
             label="Project"
-            value={project.data.name}
+            value={project.name}
             onCommit={(name) => change('projects', projectId, { name })}
           />
         </div>
         <a
           href={`/api/projects/${projectId}/archive`}
           download
-          className="flex min-h-11 items-center gap-2 text-pencil underline underline-offset-2"
+          className="no-print flex min-h-11 items-center gap-2 text-pencil underline underline-offset-2"
         >
           <Download size={18} aria-hidden /> Save as an archive
         </a>
-        <Button look="solid" onClick={() => setAsking(true)}>
+        <Button look="solid" className="no-print" onClick={() => setAsking(true)}>
           <Plus size={18} aria-hidden /> New edge
         </Button>
       </div>
-      {edges.data.length === 0 && (
-        <p className="sheet p-6 text-lg">
-          No edges yet. Add the first one that needs finishing: what it is on, its cloth, its
-          length.
-        </p>
+      {about && <p className="mb-2 text-soft first-letter:uppercase">{about}</p>}
+      <nav
+        aria-label="Parts of the project"
+        className="no-print mb-4 flex flex-wrap gap-x-1 border-b border-line"
+      >
+        {parts.map(([id, name]) => (
+          <NavLink
+            key={id}
+            end
+            to={`/projects/${projectId}${id && `/${id}`}`}
+            className={({ isActive }) =>
+              `inline-flex min-h-11 items-center px-3 ${isActive ? 'border-b-4 border-pencil font-bold text-pencil' : 'hover:bg-slip'}`
+            }
+          >
+            {name}
+          </NavLink>
+        ))}
+      </nav>
+      {part === '' && (
+        <>
+          {edges.length === 0 && (
+            <p className="sheet p-6 text-lg">
+              No edges yet. Add the first one that needs finishing: what it is on, its cloth, its
+              length.
+            </p>
+          )}
+          <ul className="grid gap-3">
+            {inWorkingOrder(bench).map((edge) => (
+              <EdgeRow
+                key={edge.id}
+                edge={edge}
+                plan={plans.find(({ edgeId }) => edgeId === edge.id)}
+                table={table.data?.edges.find(({ edgeId }) => edgeId === edge.id)}
+              />
+            ))}
+          </ul>
+        </>
       )}
-      <ul className="grid gap-3">
-        {edges.data.map((edge) => {
-          const plan = plans.data?.find(({ edgeId }) => edgeId === edge.id);
-          return (
-            <EdgeRow
-              key={edge.id}
-              edge={edge}
-              plan={plan}
-              attempts={attempts.data?.filter(({ planId }) => planId === plan?.id) ?? []}
-            />
-          );
-        })}
-      </ul>
+      <Suspense fallback={<p className="p-6 text-soft">Loading…</p>}>
+        {part === 'seams' && <SeamsPanel bench={bench} />}
+        {part !== '' && part !== 'seams' && <Ordered bench={bench} part={part} />}
+      </Suspense>
       {asking && (
         <Suspense>
           <NewEdge projectId={projectId} open onOpenChange={setAsking} />

@@ -1,10 +1,10 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { formatDistanceToNow, parseISO } from 'date-fns';
 import type { RemovedEntry } from '../../../contract/book';
-import { send } from '../../app/api';
-import { notify } from '../../app/notices';
-import { reloadAll, tellTrouble, writer } from '../../app/records';
-import { LoadState } from '../../app/trouble';
+import { send } from '../../ground/api';
+import { notify } from '../../ground/notices';
+import { reloadAll, tellTrouble, writer } from '../../ground/records';
+import { LoadState } from '../../controls/trouble';
 import { Button } from '../../controls/button';
 import { recordsInWords } from '../../words/records';
 

@@ -1,7 +1,7 @@
 import { compareScraps, type Comparison } from '../../../core/diagnose/told-apart';
 import { startingValuesOf } from '../../../core/plan/work';
 import type { AttemptRecord } from '../../../contract/records';
-import type { Lengths } from '../../app/lengths';
+import type { Lengths } from '../../../core/measure/lengths';
 import type { ComparisonWords } from '../../words/comparison';
 import type { LessonPart, SetUpPart, WorkPart } from '../../bench/bench';
 

@@ -1,6 +1,6 @@
 import { countedAlongEdge } from '../../../core/plan/judge';
 import type { Lesson } from '../../../core/plan/learn-plan';
-import { change } from '../../app/records';
+import { change } from '../../ground/records';
 import { NumberField } from '../../controls/number-field';
 import { about, ofHundred } from '../../words/number';
 import { enoughInWords } from '../../words/enough';

@@ -6,8 +6,8 @@ import { presserTroubles, type PresserTrouble } from '../../../core/kit/presser-
 import { judge } from '../../../core/plan/judge';
 import { setUpOf } from '../../../core/plan/set-up-of';
 import { startingSetting } from '../../../core/plan/starting-setting';
-import { useLengths } from '../../app/lengths-context';
-import { useList } from '../../app/records';
+import { useLengths } from '../../ground/lengths-context';
+import { useList } from '../../ground/records';
 import { Button } from '../../controls/button';
 import { FootOutline } from '../../pictures/foot-outline';
 import { counted } from '../../words/number';

@@ -2,7 +2,7 @@ import { createPortal } from 'react-dom';
 import { dialField, type Dial } from '../../../core/kit/dial-steps';
 import { rungStitches, type PlannedLadder } from '../../../core/plan/ladder-plan';
 import { swings } from '../../../core/stitch/needle-path';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { dialName } from '../../words/dials';
 import { finishName } from '../../words/finishes';
 import { capital } from '../../words/number';

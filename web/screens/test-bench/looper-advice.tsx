@@ -5,7 +5,7 @@ import {
 } from '../../../core/loopers/differential';
 import { looperMove } from '../../../core/loopers/lock';
 import type { AttemptRecord } from '../../../contract/records';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { percent } from '../../words/number';
 import type { LessonPart, SetUpPart } from '../../bench/bench';
 

@@ -1,6 +1,6 @@
 import type { AttemptDraft } from '../../../contract/records';
 import type { Issue } from '../../../core/impossible';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { LengthField } from '../../controls/length-field';
 import { issueInWords } from '../../words/refusals';
 import type { ScrapDraft } from './scrap-draft';

@@ -1,6 +1,7 @@
-import { useSyncExternalStore } from 'react';
 import { symptomIds, type SymptomId } from '../../../core/diagnose/symptom';
 import type { DialSettings } from '../../../core/kit/dial-steps';
+import { keepHere, keptHere, useKeptHere } from '../../ground/kept-here';
+import { newId } from '../../ground/new-id';
 import { verdicts, type Verdict } from '../../../contract/records';
 
 /** A scrap that is being written down. */
@@ -37,15 +38,6 @@ const usualCount = 24;
 
 /** The length one marks on a looped edge before sewing, mm. */
 export const usualMarkMm = 100;
-
-/** A version-4 UUID; `crypto.randomUUID` is missing where the page is not on the loopback name. */
-export function newId(): string {
-  const bytes = crypto.getRandomValues(new Uint8Array(16));
-  bytes[6] = ((bytes[6] ?? 0) & 0x0f) | 0x40;
-  bytes[8] = ((bytes[8] ?? 0) & 0x3f) | 0x80;
-  const hex = Array.from(bytes, (byte) => byte.toString(16).padStart(2, '0')).join('');
-  return [8, 13, 18, 23].reduce((text, at) => `${text.slice(0, at)}-${text.slice(at)}`, hex);
-}
 
 const blank = (): ScrapDraft => ({
   id: newId(),
@@ -95,34 +87,16 @@ function isDraft(value: unknown): value is ScrapDraft {
   );
 }
 
-function remembered(key: string): ScrapDraft {
-  try {
-    const kept: unknown = JSON.parse(localStorage.getItem(key) ?? 'null');
-    return isDraft(kept) ? kept : blank();
-  } catch {
-    return blank();
-  }
-}
-
-const keyOf = (planId: string) => `pin-margin scrap ${planId}`;
-const drafts = new Map<string, ScrapDraft>();
-const listeners = new Set<() => void>();
+const placeOf = (planId: string) => `scrap ${planId}`;
+/** A draft has its id from when it is begun, though nothing of it is kept yet. */
+const begun = new Map<string, ScrapDraft>();
 
 function draftOf(planId: string): ScrapDraft {
-  const present = drafts.get(planId) ?? remembered(keyOf(planId));
-  drafts.set(planId, present);
-  return present;
-}
-
-function put(planId: string, draft: ScrapDraft): void {
-  drafts.set(planId, draft);
-  localStorage.setItem(keyOf(planId), JSON.stringify(draft));
-  listeners.forEach((tell) => tell());
-}
-
-function subscribe(tell: () => void): () => void {
-  listeners.add(tell);
-  return () => listeners.delete(tell);
+  const kept = keptHere(placeOf(planId));
+  if (isDraft(kept)) return kept;
+  const fresh = begun.get(planId) ?? blank();
+  begun.set(planId, fresh);
+  return fresh;
 }
 
 export interface ScrapDraftState {
@@ -137,10 +111,12 @@ export interface ScrapDraftState {
  * look at the same one.
  */
 export function useScrapDraft(planId: string): ScrapDraftState {
-  const draft = useSyncExternalStore(subscribe, () => draftOf(planId));
+  const place = placeOf(planId);
+  // What is kept is looked at, so that whatever changes it shows.
+  useKeptHere(place, isDraft);
   return {
-    draft,
-    set: (patch) => put(planId, { ...draftOf(planId), ...patch }),
-    clear: () => put(planId, blank()),
+    draft: draftOf(planId),
+    set: (patch) => keepHere(place, { ...draftOf(planId), ...patch }),
+    clear: () => keepHere(place, blank()),
   };
 }

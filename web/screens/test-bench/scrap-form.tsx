@@ -1,27 +1,24 @@
 import { takeProposal } from '../../bench/plan-change';
 import { useState } from 'react';
 import { localDay } from '../../../core/book/day';
-import { symptomsOf } from '../../../core/diagnose/symptom';
 import { judge } from '../../../core/plan/judge';
-import type { AttemptDraft } from '../../../contract/records';
-import { ApiError } from '../../app/api';
-import { notify } from '../../app/notices';
-import { useCreate } from '../../app/records';
+import { ApiError } from '../../ground/api';
+import { notify } from '../../ground/notices';
+import { useCreate } from '../../ground/records';
 import { Button } from '../../controls/button';
-import { DayField } from '../../controls/day-field';
+import { MomentField } from '../../controls/moment-field';
 import { PhotoField } from '../../controls/photo-field';
 import { VerdictChoice } from '../../controls/verdict-choice';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { issueInWords, refusalInWords } from '../../words/refusals';
 import type { Bench } from '../../bench/bench';
 import { isLooped } from '../edge/looped';
+import { attemptOf, countedChecks, possibleSymptoms } from './attempt-of';
 import { isMeasured, MeasuredFields, measuredOf } from './measured-fields';
 import { CornersFields, hasBoundCorners } from './corners-fields';
 import { CountsFields, troubleOf } from './counts-fields';
 import { useScrapDraft } from './scrap-draft';
-import { setValuesOf } from './set-values';
 import { SewnAt } from './sewn-at';
-import { situationOf } from './situation';
 
 /** What a scrap shows: counted along it, seen on it, with the setting it was sewn at. */
 export function ScrapForm({ bench }: { bench: Bench }) {
@@ -34,13 +31,9 @@ export function ScrapForm({ bench }: { bench: Bench }) {
   if (margin && (!bench.dials || !set))
     return <p className="p-4 text-soft">Needs a setting first; see the margin below.</p>;
   const sewn = margin ? (draft.settings ?? bench.dials) : null;
-  const counted = set?.checks.find(({ name }) => name === margin?.countedCheck);
-  const other = set?.checks.find(({ source }) => source !== counted?.source);
-  const more = set?.checks.filter((check) => check !== counted && check !== other) ?? [];
+  const { counted, other, more } = countedChecks(bench);
   const blocked = Boolean(set && sewn && judge(set, sewn).blocked);
-  // What was picked under another finish means nothing under this one.
-  const possible = symptomsOf(situationOf(bench)).map(({ id }) => id);
-  const symptoms = draft.symptoms.filter((id) => possible.includes(id));
+  const symptoms = possibleSymptoms(bench, draft);
   const looped = isLooped(plan);
   const cornered = hasBoundCorners(bench);
   const sawSomething =
@@ -59,36 +52,8 @@ export function ScrapForm({ bench }: { bench: Bench }) {
   const record_ = async () => {
     setTried(true);
     if (wrong || blocked || create.isPending) return;
-    const n = draft.n ?? 0;
-    const counts =
-      margin && counted && !onlyLooked
-        ? [
-            ...more.flatMap(({ name }) => {
-              const faults = draft.more[name];
-              return faults ? [{ check: name, n, ...faults }] : [];
-            }),
-            ...(other ? [{ check: other.name, n, short: draft.also ?? 0, over: 0 }] : []),
-            { check: counted.name, n, short: draft.short ?? 0, over: draft.over ?? 0 },
-          ]
-        : [];
-    const body: AttemptDraft = {
-      id: draft.id,
-      planId: record.id,
-      settings: sewn,
-      dialValues: Object.fromEntries(setValuesOf(bench, draft).map(({ id, now }) => [id, now])),
-      counts,
-      measured: looped ? measuredOf(draft) : null,
-      corners: cornered ? draft.corners : null,
-      pass: bench.pass?.id ?? null,
-      symptoms: [...symptoms],
-      verdict: draft.verdict,
-      photoId: draft.photoId,
-      sewnOn: draft.sewnOn ?? localDay(new Date()),
-      note: draft.note,
-      pinned: false,
-    };
     takeProposal(record.id);
-    await create.mutateAsync(body);
+    await create.mutateAsync(attemptOf(bench, draft, onlyLooked));
     clear();
     setTried(false);
     notify({ kind: 'info', text: `Scrap ${number} is in the book.` });
@@ -152,7 +117,8 @@ export function ScrapForm({ bench }: { bench: Bench }) {
             photoId={draft.photoId}
             onChange={(photoId) => setDraft({ photoId })}
           />
-          <DayField
+          <MomentField
+            type="date"
             label="Sewn on"
             value={draft.sewnOn ?? localDay(new Date())}
             latest={localDay(new Date())}

@@ -1,6 +1,6 @@
 import { dialField, dialTravel, type Dial, type DialSettings } from '../../../core/kit/dial-steps';
 import { swings } from '../../../core/stitch/needle-path';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { LengthField } from '../../controls/length-field';
 import { dialName } from '../../words/dials';
 import { codeInWords } from '../../words/value-codes';

@@ -5,7 +5,7 @@ import { learnedBeliefs, type Learned } from '../../../core/plan/learn-plan';
 import { setUpOf } from '../../../core/plan/set-up-of';
 import { countedSwatch, sewSwatch } from '../../../core/swatch/swatch';
 import type { AttemptRecord } from '../../../contract/records';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { BeliefChart } from '../../pictures/belief-chart';
 import { ScrapStrip } from '../../pictures/scrap-strip';
 import { useBox } from '../../pictures/use-box';

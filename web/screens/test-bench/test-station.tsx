@@ -1,8 +1,8 @@
 import { Tabs } from 'radix-ui';
 import { Suspense } from 'react';
-import { later } from '../../app/later';
+import { later } from '../../ground/later';
 import { useSearchParams } from 'react-router';
-import { useLengths } from '../../app/lengths-context';
+import { useLengths } from '../../ground/lengths-context';
 import { finishInSentence } from '../../words/finishes';
 import type { Bench } from '../../bench/bench';
 import { isLooped } from '../edge/looped';

@@ -1,6 +1,6 @@
 import type { EdgeForm } from '../../../../core/edge/form';
 import type { EdgeDraft } from '../../../../contract/records';
-import { useLengths } from '../../../app/lengths-context';
+import { useLengths } from '../../../ground/lengths-context';
 import { LengthField } from '../../../controls/length-field';
 
 /** What of an edge its form decides, and the form. */

@@ -1,19 +1,17 @@
 import { ChevronLeft, Check } from 'lucide-react';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { stepsOfSecond } from '../../../../core/plan/second-of-pair';
 import { stepsOf } from '../../../../core/plan/work';
-import { useLengths } from '../../../app/lengths-context';
+import { useKeys } from '../../../frame/keys';
+import { useLengths } from '../../../ground/lengths-context';
 import { Button } from '../../../controls/button';
 import { cautionInWords, placeInWords, stepInWords } from '../../../words/steps';
 import type { Bench } from '../../../bench/bench';
-import { changePlan } from '../../../bench/plan-change';
+import { tickStep } from '../../../bench/plan-change';
 import { WalkPicture } from './walk-picture';
 
 type Walked = Pick<Bench, 'edge' | 'folds' | 'finish' | 'work' | 'record' | 'proposed'>;
-
-/** Keys belong to what has them: a field, a tab, a button. */
-const own = 'input, textarea, select, button, a, [role="tab"], [role="radio"]';
 
 /** Where a step is looked at more closely. */
 const stationOf: Partial<Record<string, readonly [path: string, words: string]>> = {
@@ -44,25 +42,17 @@ export function WalkPanel({ bench }: { bench: Walked }) {
     const after = all[index + 1]?.id ?? null;
     // While no finish is taken the steps can be looked at; nothing is taken by ticking one.
     if (proposed) return look(after ?? step.id);
-    const { ticks } = record;
-    const others = ticks.filter((id) => id !== step.id);
-    changePlan(record.id, { ticks: on ? [...others, step.id] : others });
+    tickStep(record.id, step.id, on);
     look(on ? after : step.id);
   };
   const back = () => look(all[Math.max(0, index - 1)]?.id ?? null);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if ((event.target as HTMLElement).matches(own)) return;
-      if (document.querySelector('[role="dialog"], [role="alertdialog"]')) return;
-      if (event.key === ' ' || event.key === 'ArrowRight') {
-        event.preventDefault();
-        tick(true);
-      }
-      if (event.key === 'ArrowLeft') back();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  });
+  useKeys([
+    {
+      ...{ press: [' ', 'ArrowRight'], shown: 'Space →', does: 'done, the next step' },
+      act: () => tick(true),
+    },
+    { press: ['ArrowLeft'], shown: '←', does: 'one step back', act: back },
+  ]);
   if (!step) return null;
   const [station, words] = stationOf[step.phase] ?? [];
   const finished = next < 0;

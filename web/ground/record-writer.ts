@@ -1,0 +1,375 @@
+import type { QueryClient } from '@tanstack/react-query';
+import { ApiError, Unreachable, send } from './api';
+import type { Dispute } from './disputes';
+import { basesOf, merged, type Bases, type Disputed } from './merge';
+
+interface Stored {
+  readonly id: string;
+  readonly version: number;
+}
+type Patch = Record<string, unknown>;
+
+/** A change that is still to be sent: which record, and which of its fields. */
+export interface Unsent {
+  readonly key: string;
+  readonly patch: Patch;
+  /** What those fields were before, so that newer work elsewhere is seen and not written over. */
+  readonly bases?: Bases;
+}
+
+/** A change that waits, with what it was made on top of. */
+interface Waiting {
+  readonly patch: Patch;
+  readonly bases: Bases;
+}
+
+const nothing: Waiting = { patch: {}, bases: {} };
+
+/** Bases of the same fields from two places. */
+const together = (a: Bases, b: Bases): Bases =>
+  Object.fromEntries(
+    [...new Set([...Object.keys(a), ...Object.keys(b)])].map((field) => [
+      field,
+      [...(a[field] ?? []), ...(b[field] ?? [])],
+    ]),
+  );
+
+/** A change and an earlier one under it, as one. */
+const under = (later: Waiting, earlier: Waiting): Waiting => ({
+  patch: { ...earlier.patch, ...later.patch },
+  bases: { ...earlier.bases, ...later.bases },
+});
+
+/** What a writer tells while it works. */
+export interface WriterEvents {
+  /** The server could, or could not, be reached. */
+  reachable(yes: boolean, why?: string | null): void;
+  /** A write was refused; the record shows what is stored again. */
+  refused(error: ApiError): void;
+  /** Somebody changed the same field to something else; the person is asked. */
+  disputed(dispute: Dispute): void;
+  /** Something was written: the history has a new entry. */
+  written(): void;
+}
+
+/** How long to wait before asking an unreachable server again, ms. */
+const retryMs = 1500;
+
+/**
+ * Writes changes of records in the order they are made.
+ *
+ * A change shows at once, in the cache. While one write is under way, later changes of the same
+ * record gather and go out together. An unreachable server is asked until it answers; a refusal
+ * puts the stored record back and is reported.
+ */
+export class RecordWriter {
+  private readonly waiting = new Map<string, Waiting>();
+  /** Changes that are under way, one a record. */
+  private readonly under = new Map<string, Waiting>();
+  private readonly busy = new Set<string>();
+  private readonly idle = new Set<() => void>();
+  /** What an earlier page left and this one has not looked at yet. */
+  private untaken: readonly Unsent[] = [];
+  private held: Promise<void> = Promise.resolve();
+
+  constructor(
+    private readonly cache: QueryClient,
+    private readonly events: WriterEvents,
+  ) {}
+
+  /** True while something is not yet on the server's disk. */
+  get pending(): boolean {
+    return this.waiting.size > 0 || this.busy.size > 0 || this.untaken.length > 0;
+  }
+
+  /**
+   * Does something that changes records on the server's side, and loads what came of it. Changes
+   * made meanwhile wait for it, so that they are sent with the versions it left behind.
+   */
+  async during<T>(work: () => Promise<T>): Promise<T> {
+    await this.settled();
+    const done = work();
+    this.held = done.then(
+      () => undefined,
+      () => undefined,
+    );
+    return done;
+  }
+
+  /** Resolves when everything changed so far is stored or refused. */
+  settled(): Promise<void> {
+    return this.pending ? new Promise((done) => this.idle.add(done)) : Promise.resolve();
+  }
+
+  /**
+   * Changes fields of a record.
+   *
+   * @param resource the address's name of the table, e.g. `plans`
+   */
+  change(resource: string, id: string, patch: Patch): void {
+    this.changeOn(resource, id, patch, {});
+  }
+
+  /**
+   * @param known values that are one's own besides: what an earlier page sent may land only now, and
+   *   is nobody else's
+   */
+  private changeOn(resource: string, id: string, patch: Patch, known: Bases): void {
+    const key = `${resource}/${id}`;
+    const waiting = this.waiting.get(key) ?? nothing;
+    const before = together(known, { ...this.under.get(key)?.bases, ...waiting.bases });
+    const bases = basesOf(this.shown(resource, id), patch, before);
+    this.show(resource, id, (record) => ({ ...record, ...patch }));
+    this.waiting.set(key, { patch: { ...waiting.patch, ...patch }, bases });
+    if (!this.busy.has(key)) void this.work(resource, id, key);
+  }
+
+  /**
+   * What no answer has come to yet, to be taken over by the page that comes after this one: what
+   * waits, and what is under way. Whether that arrives nobody can tell who leaves now; the page after
+   * this one looks, and sends it if it has not.
+   */
+  unsent(): Unsent[] {
+    const keys = new Set([...this.under.keys(), ...this.waiting.keys()]);
+    const own = [...keys].map((key) => ({
+      key,
+      ...under(this.waiting.get(key) ?? nothing, this.under.get(key) ?? nothing),
+    }));
+    return [...this.untaken, ...own];
+  }
+
+  /**
+   * Takes over what an earlier page had not sent, one record after the other: one that is refused
+   * does not take the others with it, and a server that is away is asked until it answers. Its own
+   * last write may have landed meanwhile, so each record is read again first, and what is stored
+   * already is not written a second time: that would be one undo more than there were changes.
+   *
+   * @param left called with what is still to be taken over, whenever that becomes less
+   */
+  async takeOver(
+    unsent: readonly Unsent[],
+    left: (rest: readonly Unsent[]) => void = () => undefined,
+  ): Promise<void> {
+    this.untaken = [...unsent];
+    for (const one of unsent) {
+      await this.takeOne(one);
+      this.untaken = this.untaken.filter((other) => other !== one);
+      left(this.untaken);
+    }
+    this.tellIfSettled();
+  }
+
+  private async takeOne({ key, patch, bases = {} }: Unsent): Promise<void> {
+    const [resource = '', id = ''] = key.split('/');
+    for (;;) {
+      try {
+        const stored = await send<Stored & Patch>('GET', key);
+        this.events.reachable(true);
+        // What was loaded meanwhile may be newer than this answer.
+        if ((this.versionOf(resource, id) ?? 0) > stored.version) continue;
+        const rest = this.underNewer(key, { patch, bases });
+        if (rest === patch) this.cache.setQueryData([resource, id], stored);
+        this.putOn(resource, id, { patch: rest, bases }, stored);
+        return;
+      } catch (error) {
+        if (error instanceof ApiError) {
+          this.events.refused(error);
+          return;
+        }
+        if (!(error instanceof Unreachable)) throw error;
+        this.events.reachable(false, error.said);
+        // What this page kept of the record shows the change meanwhile.
+        this.show(resource, id, (record) => ({ ...record, ...patch }));
+        await new Promise((again) => setTimeout(again, retryMs));
+      }
+    }
+  }
+
+  /**
+   * Of a change that an earlier page left, the fields that this page has not changed since: what it
+   * changed was made on top of that change, and stands on what that one stood on.
+   */
+  private underNewer(key: string, { patch, bases }: Waiting): Patch {
+    const newer = [this.under, this.waiting].flatMap((changes) => {
+      const change = changes.get(key);
+      return change ? [{ changes, change }] : [];
+    });
+    if (newer.length === 0) return patch;
+    for (const { changes, change } of newer) {
+      changes.set(key, { ...change, bases: together(bases, change.bases) });
+    }
+    return Object.fromEntries(
+      Object.entries(patch).filter(([field]) => !newer.some(({ change }) => field in change.patch)),
+    );
+  }
+
+  /** Puts a change on top of what is stored by now, and asks about what it would write over. */
+  private putOn(
+    resource: string,
+    id: string,
+    { patch, bases }: Waiting,
+    stored: Stored & Patch,
+  ): void {
+    const { mine, disputed } = merged(patch, bases, stored);
+    if (Object.keys(mine).length > 0) this.changeOn(resource, id, mine, bases);
+    if (disputed.length > 0) this.ask(resource, id, disputed, stored);
+  }
+
+  /**
+   * What of a waiting change may go out. The record may have been loaded anew since it was made,
+   * with what somebody else set the same field to: that is asked about, and not written over with
+   * the version that came along.
+   */
+  private undisputed(resource: string, id: string, { patch, bases }: Waiting): Waiting {
+    const record = this.shown(resource, id);
+    if (!record) return { patch, bases };
+    const { disputed, together: combined } = merged(patch, bases, record);
+    if (disputed.length > 0) this.ask(resource, id, disputed, record);
+    const fields = disputed.map(({ field }) => field);
+    const kept = Object.fromEntries(
+      Object.entries(patch).filter(([name]) => !fields.includes(name)),
+    );
+    // What holds many things goes out with what others put into it.
+    const whole = { ...kept, ...combined };
+    this.show(resource, id, (shown) => ({ ...shown, ...whole }));
+    return { patch: whole, bases };
+  }
+
+  private ask(resource: string, id: string, fields: readonly Disputed[], { name }: Patch): void {
+    this.events.disputed({
+      ...{ resource, id, fields },
+      name: typeof name === 'string' ? name : '',
+    });
+  }
+
+  /**
+   * A record as it was just loaded, with what is changed here and not stored yet; what somebody else
+   * set meanwhile stands as it was loaded, and is asked about when the change goes out.
+   */
+  withUnstored<T extends { readonly id: string }>(resource: string, record: T): T {
+    const key = `${resource}/${record.id}`;
+    let shown: T = record;
+    for (const changes of [this.under, this.waiting]) {
+      const { patch, bases } = changes.get(key) ?? nothing;
+      shown = { ...shown, ...merged(patch, bases, { ...shown }).mine };
+    }
+    return shown;
+  }
+
+  /** The record as it is on the screen by now, whatever a part of the page last saw of it. */
+  latest(resource: string, id: string): Readonly<Record<string, unknown>> | undefined {
+    return this.shown(resource, id);
+  }
+
+  /** The record as it is on the screen. */
+  private shown(resource: string, id: string): Patch | undefined {
+    const single = this.cache.getQueryData<Stored & Patch>([resource, id]);
+    if (single) return single;
+    return this.cache
+      .getQueriesData<(Stored & Patch)[]>({ queryKey: [resource, 'list'] })
+      .flatMap(([, records]) => records ?? [])
+      .find((record) => record.id === id);
+  }
+
+  /** What the server made of one's own last change is no change of somebody else's. */
+  private knowAsStored(key: string, stored: Stored): void {
+    const waiting = this.waiting.get(key);
+    if (!waiting) return;
+    const bases = basesOf({ ...stored }, waiting.patch, waiting.bases);
+    this.waiting.set(key, { ...waiting, bases });
+  }
+
+  /** A change that could not go out waits again, under what was changed since. */
+  private waitAgain(key: string, sent: Waiting): void {
+    this.waiting.set(key, under(this.waiting.get(key) ?? nothing, sent));
+  }
+
+  /** The record was changed elsewhere: what of the change can goes on top, the rest is asked about. */
+  private async onTop(resource: string, id: string, key: string, sent: Waiting): Promise<void> {
+    this.waitAgain(key, sent);
+    const whole = this.waiting.get(key) ?? nothing;
+    try {
+      const stored = await send<Stored & Patch>('GET', key);
+      this.waiting.delete(key);
+      this.under.delete(key);
+      this.show(resource, id, () => stored);
+      this.cache.setQueryData([resource, id], stored);
+      this.putOn(resource, id, whole, stored);
+    } catch (error) {
+      if (error instanceof Unreachable) {
+        this.events.reachable(false, error.said);
+        await new Promise((again) => setTimeout(again, retryMs));
+        return;
+      }
+      this.waiting.delete(key);
+      this.under.delete(key);
+      await this.cache.invalidateQueries({ queryKey: [resource] });
+      if (error instanceof ApiError) this.events.refused(error);
+    }
+  }
+
+  private show(resource: string, id: string, update: (record: Stored) => Stored): void {
+    this.cache.setQueryData<Stored>([resource, id], (record) => record && update(record));
+    this.cache.setQueriesData<Stored[]>({ queryKey: [resource, 'list'] }, (records) =>
+      records?.map((record) => (record.id === id ? update(record) : record)),
+    );
+  }
+
+  private versionOf(resource: string, id: string): number | undefined {
+    const single = this.cache.getQueryData<Stored>([resource, id]);
+    const lists = this.cache.getQueriesData<Stored[]>({ queryKey: [resource, 'list'] });
+    // A list nobody looks at may be older than the one on the screen.
+    const listed = lists
+      .flatMap(([, records]) => records ?? [])
+      .filter((record) => record.id === id)
+      .map(({ version }) => version);
+    return Math.max(single?.version ?? 0, ...listed) || undefined;
+  }
+
+  private async work(resource: string, id: string, key: string): Promise<void> {
+    this.busy.add(key);
+    while (this.waiting.has(key)) {
+      // The change is painted before it is sent; quick ones after one another go out as one.
+      await new Promise((painted) => setTimeout(painted));
+      await this.held;
+      const sent = this.undisputed(resource, id, this.waiting.get(key) ?? nothing);
+      this.waiting.delete(key);
+      if (Object.keys(sent.patch).length === 0) continue;
+      this.under.set(key, sent);
+      try {
+        const version = this.versionOf(resource, id);
+        const stored = await send<Stored>('PATCH', key, { version, ...sent.patch });
+        this.events.reachable(true);
+        this.under.delete(key);
+        this.knowAsStored(key, stored);
+        this.show(resource, id, () => ({ ...stored, ...this.waiting.get(key)?.patch }));
+        this.events.written();
+      } catch (error) {
+        if (error instanceof Unreachable) {
+          this.events.reachable(false, error.said);
+          this.waitAgain(key, this.under.get(key) ?? sent);
+          await new Promise((again) => setTimeout(again, retryMs));
+          continue;
+        }
+        if (error instanceof ApiError && error.code === 'stale') {
+          await this.onTop(resource, id, key, this.under.get(key) ?? sent);
+          continue;
+        }
+        // What was refused is not shown over what is loaded.
+        this.waiting.delete(key);
+        this.under.delete(key);
+        await this.cache.invalidateQueries({ queryKey: [resource] });
+        if (error instanceof ApiError) this.events.refused(error);
+      }
+    }
+    this.under.delete(key);
+    this.busy.delete(key);
+    this.tellIfSettled();
+  }
+
+  private tellIfSettled(): void {
+    if (this.pending) return;
+    this.idle.forEach((done) => done());
+    this.idle.clear();
+  }
+}
