@@ -79,7 +79,7 @@ test('counts, symptoms, verdict, photo and day are kept with the scrap, and over
     ...{ name: 'note.txt', mimeType: 'text/plain', buffer: Buffer.from('no picture at all') },
   });
   await expect(form.getByRole('alert')).toContainText(/picture/);
-  await photo.setInputFiles('docs/screenshots/swatch.png');
+  await photo.setInputFiles('docs/screenshots/book.png');
   await expect(form.getByRole('img', { name: 'Photo of scrap 2' })).toBeVisible();
   await form.getByLabel('Sewn on').fill('2026-03-01');
   await page.reload();

@@ -5,6 +5,12 @@ import { seriousTroubles } from './axe';
 const views = [
   ...viewsOfLengths,
   '/',
+  '/projects/project-lantern-parade/order',
+  '/projects/project-lantern-parade/seams',
+  '/projects/project-lantern-parade/evenings',
+  '/projects/project-lantern-parade/ready',
+  '/devices',
+  '/at/edge-shirt',
   '/edges/edge-shirt/setting?view=map',
   '/cloths',
   '/cloths/cloth-canvas/measure/weigh',
@@ -44,6 +50,13 @@ for (let from = 0; from < views.length; from += inOneGo) {
       await expect(page.locator('main, [role=main]').first()).toBeVisible();
       await quiet(page);
       expect(await seriousTroubles(page), view).toEqual([]);
+      for (const width of [1024, 820, 390]) {
+        await page.setViewportSize({ width, height: 844 });
+        const wider = () => page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+        await expect.poll(wider, { message: `${view} at ${width}` }).toBeLessThanOrEqual(0);
+      }
+      expect(await seriousTroubles(page), `${view} on a phone`).toEqual([]);
+      await page.setViewportSize({ width: 1280, height: 800 });
     }
   });
 }
