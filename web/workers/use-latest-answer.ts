@@ -13,8 +13,10 @@ export function useLatestAnswer<T>(
 ) {
   return useQuery({
     queryKey: key,
-    queryFn: async (): Promise<T> => {
+    // Asking for the signal ends a question nobody waits for any more, so that it is not asked again.
+    queryFn: async ({ signal }): Promise<T> => {
       const answer = await ask();
+      signal.throwIfAborted();
       // Overtaken by a newer one, which is what will be shown.
       if (!answer) throw new Error('overtaken');
       return answer;

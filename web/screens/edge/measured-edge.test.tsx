@@ -1,5 +1,5 @@
 import { fireEvent, within } from '@testing-library/react';
-import type { EdgeRecord } from '../../../contract/records';
+import type { EdgeRecord, ProjectRecord } from '../../../contract/records';
 import {
   TestApp,
   button,
@@ -26,10 +26,16 @@ const make = (more: object) =>
     ...{ passesOverMm: null, crossings: [] },
     ...more,
   });
+/** A project with nothing in it: no wardrobe's work is put in order beside what is tried. */
+const openEmptyProject = async () => {
+  const { id } = await app.send<ProjectRecord>('POST', 'projects', { name: 'Legs', note: '' });
+  await app.open(`/projects/${id}`);
+  return id;
+};
 const lines = (kind: string) => document.querySelectorAll(`[data-part="${kind}"]`).length;
 
 test('a trouser leg by its picture: usual values, a drawing, its purpose and its pair', async () => {
-  await app.open('/projects/project-lantern-parade');
+  const projectId = await openEmptyProject();
   await click(button('New edge'));
   const dialog = await screen.findByRole('dialog', { name: 'New edge' });
   const things = within(dialog).getByRole('radiogroup', { name: 'What is it?' });
@@ -39,7 +45,7 @@ test('a trouser leg by its picture: usual values, a drawing, its purpose and its
   await enter(await field('Back mark, from the waist'), '1022');
   await click(button('Make the edge'));
   await screen.findByRole('list', { name: /best first/ });
-  const edges = await app.read<EdgeRecord[]>('edges?projectId=project-lantern-parade');
+  const edges = await app.read<EdgeRecord[]>(`edges?projectId=${projectId}`);
   expect(edges.find(({ name }) => name === 'Trouser leg')).toMatchObject({
     ...{ purpose: 'hem', pair: 'pair', shape: 'tube', depthMm: 40 },
     form: { kind: 'slant', flatWidthMm: 220, left: { frontMm: 1010, backMm: 1022 } },
@@ -47,7 +53,7 @@ test('a trouser leg by its picture: usual values, a drawing, its purpose and its
 });
 
 test('a name that was typed stays when another thing is picked; a usual one follows', async () => {
-  await app.open('/projects/project-lantern-parade');
+  await openEmptyProject();
   await click(button('New edge'));
   const pick = async (name: string) => click(screen.findByRole('radio', { name }));
   await pick('napkin');

@@ -82,7 +82,8 @@ export function useGarment(projectId: string): {
   );
   // What is ticked as ready or done orders nothing.
   const { before, sequence, meets, own: tasks } = garment;
-  const known = project.data !== undefined;
+  // All that the order hangs on: half of it would be worked out for nothing.
+  const known = project.data !== undefined && preferences.data !== undefined;
   const asked = useMemo(() => {
     if (!edges.data || !planned.data || !cloths.data || !machines.data || !feet.data) return null;
     if (!needles.data || !threads.data || !known) return null;
@@ -125,7 +126,7 @@ export function useGarment(projectId: string): {
     () => paceOf((plans.data ?? []).flatMap(({ took }) => Object.values(took))),
     [plans.data],
   );
-  const error = project.error ?? edges.error ?? plans.error ?? answer.error;
+  const error = project.error ?? edges.error ?? plans.error ?? preferences.error ?? answer.error;
   if (!project.data || !edges.data || !plans.data) return { bench: null, error };
   return {
     bench: {
