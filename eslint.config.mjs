@@ -56,6 +56,7 @@ export default tseslint.config(
         process: 'readonly',
         console: 'readonly',
         URL: 'readonly',
+        URLSearchParams: 'readonly',
         Buffer: 'readonly',
         AbortSignal: 'readonly',
         setTimeout: 'readonly',

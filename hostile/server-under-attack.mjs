@@ -7,8 +7,8 @@ import { spawnServer } from '../scripts/spawn-server.mjs';
 export const newFolder = () => mkdtempSync(join(tmpdir(), 'pin-margin-hostile-'));
 
 /** Runs `work` with a server, and cleans up whatever happens. */
-export async function underAttack(work, folder = newFolder()) {
-  const server = await spawnServer(folder);
+export async function underAttack(work, folder = newFolder(), more = {}) {
+  const server = await spawnServer(folder, 0, more);
   try {
     return await work({ ...server, api: `${server.address}/api`, folder });
   } finally {

@@ -4,9 +4,11 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { backedUp } from '../hostile/backup.mjs';
 import { bombed } from '../hostile/bombs.mjs';
+import { crowded } from '../hostile/crowd.mjs';
 import { folderGone, fullDisk } from '../hostile/disk.mjs';
 import { fuzz } from '../hostile/fuzz.mjs';
 import { killed } from '../hostile/kills.mjs';
+import { attackedAtTheDoor } from '../hostile/pairing.mjs';
 import { build, root } from './prepare.mjs';
 
 const short = process.argv.includes('short');
@@ -20,6 +22,8 @@ const attacks = {
   'a full disk': fullDisk,
   'a folder taken away': folderGone,
   bombs: () => bombed(!short),
+  'a door on the home network': attackedAtTheDoor,
+  'two hundred devices': crowded,
 };
 let passed = 0;
 let failed = 0;

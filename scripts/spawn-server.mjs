@@ -6,9 +6,10 @@ import { root } from './prepare.mjs';
 /**
  * @param {string} dataFolder
  * @param {number} port 0 takes a free one
- * @returns the address, and ways to stop it gently or at once
+ * @param {Record<string, string>} more of its environment
+ * @returns the address, what it said, and ways to stop it gently or at once
  */
-export async function spawnServer(dataFolder, port = 0) {
+export async function spawnServer(dataFolder, port = 0, more = {}) {
   const child = spawn(process.execPath, [join(root, 'dist', 'server', 'main.js')], {
     cwd: root,
     env: {
@@ -18,11 +19,12 @@ export async function spawnServer(dataFolder, port = 0) {
       HOST: '127.0.0.1',
       PIN_MARGIN_DATA: dataFolder,
       LOG_LEVEL: 'error',
+      ...more,
     },
     stdio: ['ignore', 'pipe', 'inherit'],
   });
+  let text = '';
   const address = await new Promise((found, failed) => {
-    let text = '';
     child.stdout.on('data', (chunk) => {
       text += chunk;
       const match = /at (http:\/\/\S+?)\/?\s/.exec(text);
@@ -35,5 +37,8 @@ export async function spawnServer(dataFolder, port = 0) {
     child.kill(signal);
     return ended;
   };
-  return { address, pid: child.pid, stop: () => end('SIGTERM'), kill: () => end('SIGKILL') };
+  return {
+    ...{ address, pid: child.pid, said: () => text },
+    ...{ stop: () => end('SIGTERM'), kill: () => end('SIGKILL') },
+  };
 }

@@ -4,8 +4,12 @@ import type { ChangedEvent } from '../../contract/event';
 import { Refusal } from '../http/refusal';
 import type { Store, Told } from '../store/store';
 
-/** Tabs that listen at once; more than this are no household. */
-const mostListeners = 200;
+/** Tabs that listen at once: every device there may be, and some with several. */
+const mostListeners = 1000;
+/** Tabs of one device: none can take the room of all the others. */
+const mostOfOne = 20;
+/** What may wait for a listener that takes nothing, bytes: one that sleeps is cut off, and asks anew. */
+const mostWaiting = 256 * 1024;
 /** Changes that are remembered for a tab that slept. */
 const remembered = 500;
 /** A change of more records than this is told as one of everything. */
@@ -33,7 +37,8 @@ function eventOf({ by, records }: Told): ChangedEvent {
  */
 export class Events {
   private readonly run = randomUUID().slice(0, 8);
-  private readonly listening = new Set<Response>();
+  /** Who listens, with the device it is on. */
+  private readonly listening = new Map<Response, string>();
   private readonly past: Entry[] = [];
   private number = 0;
 
@@ -42,11 +47,16 @@ export class Events {
       const entry = { number: ++this.number, text: JSON.stringify(eventOf(told)) };
       this.past.push(entry);
       if (this.past.length > remembered) this.past.shift();
-      for (const response of this.listening) response.write(this.written(entry));
+      this.tellAll(this.written(entry));
     });
-    setInterval(() => {
-      for (const response of this.listening) response.write(': still here\n\n');
-    }, pulseMs).unref();
+    setInterval(() => this.tellAll(': still here\n\n'), pulseMs).unref();
+  }
+
+  private tellAll(text: string): void {
+    for (const response of this.listening.keys()) {
+      if (response.writableLength > mostWaiting) response.destroy();
+      else response.write(text);
+    }
   }
 
   /** The last change there was; a page that is loaded now knows everything until it. */
@@ -54,16 +64,20 @@ export class Events {
     return `${this.run}-${this.number}`;
   }
 
-  /** @throws Refusal 503 when too many listen already */
-  listen(response: Response, known: string | undefined): void {
-    if (this.listening.size >= mostListeners) {
-      throw new Refusal(503, 'busy', `${mostListeners} tabs listen already; close some.`);
+  /**
+   * @param device which device listens, '' for the computer itself
+   * @throws Refusal 503 when too many listen already
+   */
+  listen(response: Response, device: string, known: string | undefined): void {
+    const ofOne = [...this.listening.values()].filter((one) => one === device).length;
+    if (this.listening.size >= mostListeners || (device !== '' && ofOne >= mostOfOne)) {
+      throw new Refusal(503, 'busy', `${ofOne} tabs listen here already; close some.`);
     }
     response
       .set({ 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform' })
       .flushHeaders();
     response.write(`retry: 1000\n: listening\n\n${this.missedSince(known)}`);
-    this.listening.add(response);
+    this.listening.set(response, device);
     response.on('close', () => this.listening.delete(response));
   }
 
@@ -89,7 +103,8 @@ export function eventRoutes(events: Events): Router {
     const { since } = request.query;
     const last = request.headers['last-event-id'];
     const known = typeof last === 'string' ? last : since;
-    events.listen(response, typeof known === 'string' && known !== '' ? known : undefined);
+    const heard = typeof known === 'string' && known !== '' ? known : undefined;
+    events.listen(response, String(response.locals['device'] ?? ''), heard);
   });
   return router;
 }

@@ -15,8 +15,8 @@ export type Device = z.infer<typeof device>;
 const file = z.strictObject({ devices: z.array(device) });
 
 export const devicesName = 'devices.json';
-/** More than this are no household. */
-const mostDevices = 20;
+/** More than this are no household, nor a class. */
+const mostDevices = 250;
 /** How often it is written down that a device was seen, ms. */
 const seenEveryMs = 60_000;
 

@@ -11,7 +11,7 @@ import type { PairingCode } from './pairing-code';
 
 export const deviceCookie = 'pin-margin-device';
 const yearSeconds = 365 * 24 * 3600;
-/** Tries of one address in ten minutes. */
+/** Wrong tries of one address in ten minutes. */
 const mostTries = 20;
 
 export interface GateParts {
@@ -77,6 +77,7 @@ export function deviceGate({ devices, code, isPrivate, pause = wait }: GateParts
     rateLimit({
       windowMs: 600_000,
       limit: mostTries,
+      skipSuccessfulRequests: true,
       standardHeaders: 'draft-8',
       legacyHeaders: false,
       handler: (_request, response) =>

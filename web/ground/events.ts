@@ -44,19 +44,32 @@ async function changed(records: readonly (readonly [string, string])[]): Promise
   });
 }
 
-/**
- * Listens to what is changed in other tabs and by other people. The browser takes the line up
- * again by itself when it was cut, and says the last change it heard of.
- */
-export function hearOfChanges(): void {
-  // What was changed between the loading of the page and now is told first.
-  const known = document.querySelector<HTMLMetaElement>('meta[name="changes-until"]')?.content;
-  const source = new EventSource(`/api/events?since=${encodeURIComponent(known ?? '')}`);
-  source.onmessage = ({ data }: MessageEvent<string>) => {
+/** How long after a refusal the line is asked for again, ms. */
+const askAgainMs = 5_000;
+
+function hearSince(known: string): void {
+  let heard = known;
+  const source = new EventSource(`/api/events?since=${encodeURIComponent(heard)}`);
+  source.onmessage = ({ data, lastEventId }: MessageEvent<string>) => {
     setReachable(true);
+    heard = lastEventId;
     const event = JSON.parse(data) as ChangedEvent;
     if (event.tab === tab) return;
     if (event.records) void changed(event.records);
     else void reloadAll();
   };
+  source.onerror = () => {
+    // A browser takes up a line that was cut, but gives up one that was refused.
+    if (source.readyState === EventSource.CLOSED) setTimeout(hearSince, askAgainMs, heard);
+  };
+}
+
+/**
+ * Listens to what is changed in other tabs and by other people, for as long as the page is open; the
+ * line says the last change it heard of when it is taken up again.
+ */
+export function hearOfChanges(): void {
+  // What was changed between the loading of the page and now is told first.
+  const page = document.querySelector<HTMLMetaElement>('meta[name="changes-until"]');
+  hearSince(page?.content ?? '');
 }

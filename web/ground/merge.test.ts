@@ -6,6 +6,7 @@ test('what nobody else touched is written on top, what is there already is not',
   expect(merged({ name: 'Cuff', depth: 40 }, { name: ['Hem'], depth: [30] }, stored)).toEqual({
     mine: { name: 'Cuff' },
     disputed: [],
+    together: {},
   });
 });
 
@@ -13,6 +14,7 @@ test('what somebody else changed meanwhile is told with both, and never written 
   expect(merged({ depth: 25 }, { depth: [30] }, { depth: 40 })).toEqual({
     mine: {},
     disputed: [{ field: 'depth', mine: 25, theirs: 40 }],
+    together: {},
   });
 });
 
@@ -26,7 +28,9 @@ test('a write of one’s own that landed unheard is no dispute', () => {
   const bases = basesOf({ depth: 25 }, { depth: 26 }, { depth: [30] });
   expect(bases).toEqual({ depth: [30, 25] });
   for (const depth of [30, 25]) {
-    expect(merged({ depth: 26 }, bases, { depth })).toEqual({ mine: { depth: 26 }, disputed: [] });
+    expect(merged({ depth: 26 }, bases, { depth })).toEqual({
+      ...{ mine: { depth: 26 }, disputed: [], together: {} },
+    });
   }
 });
 
@@ -52,19 +56,23 @@ describe('what holds many things is put together', () => {
     const mine = { ticks: ['cut', 'fold', 'sew'] };
     expect(merged(mine, bases, { ticks: ['fold', 'press'] })).toEqual({
       ...{ mine: { ticks: ['fold', 'press', 'sew'] }, disputed: [] },
+      together: { ticks: ['fold', 'press', 'sew'] },
     });
     // What stands there already is not written a second time: that would be one undo too many.
     const theirs = { ticks: ['fold', 'press', 'sew'] };
-    expect(merged(mine, bases, theirs)).toEqual({ mine: {}, disputed: [] });
+    expect(merged(mine, bases, theirs)).toEqual({
+      ...{ mine: {}, disputed: [] },
+      together: { ticks: ['fold', 'press', 'sew'] },
+    });
   });
 
   test('of a garment its ready list here and its evenings there', () => {
     const base = { ready: ['iron'], evenings: null, sequence: ['a', 'b'] };
     const mine = { ...base, ready: ['iron', 'pins'] };
     const theirs = { ...base, evenings: { minutes: 60 } };
+    const whole = { ...base, ready: ['iron', 'pins'], evenings: { minutes: 60 } };
     expect(merged({ garment: mine }, { garment: [base] }, { garment: theirs })).toEqual({
-      mine: { garment: { ...base, ready: ['iron', 'pins'], evenings: { minutes: 60 } } },
-      disputed: [],
+      ...{ mine: { garment: whole }, disputed: [], together: { garment: whole } },
     });
     // An order is no set: two orders are asked about.
     const other = { garment: { ...base, sequence: ['b', 'a'] } };

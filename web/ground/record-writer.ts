@@ -3,10 +3,7 @@ import { ApiError, Unreachable, send } from './api';
 import type { Dispute } from './disputes';
 import { basesOf, merged, type Bases, type Disputed } from './merge';
 
-interface Stored {
-  readonly id: string;
-  readonly version: number;
-}
+type Stored = { readonly id: string; readonly version: number };
 type Patch = Record<string, unknown>;
 
 /** A change that is still to be sent: which record, and which of its fields. */
@@ -68,6 +65,9 @@ export class RecordWriter {
   private readonly under = new Map<string, Waiting>();
   private readonly busy = new Set<string>();
   private readonly idle = new Set<() => void>();
+  /** What came of own changes, and after how many answers: a load may have begun before. */
+  private readonly answers = new Map<string, { readonly record: Stored; readonly count: number }>();
+  private answered = 0;
   /** What an earlier page left and this one has not looked at yet. */
   private untaken: readonly Unsent[] = [];
   private held: Promise<void> = Promise.resolve();
@@ -223,7 +223,7 @@ export class RecordWriter {
   private undisputed(resource: string, id: string, { patch, bases }: Waiting): Waiting {
     const record = this.shown(resource, id);
     if (!record) return { patch, bases };
-    const { disputed, together: combined } = merged(patch, bases, record);
+    const { disputed, together: combined } = merged(patch, bases, { ...record });
     if (disputed.length > 0) this.ask(resource, id, disputed, record);
     const fields = disputed.map(({ field }) => field);
     const kept = Object.fromEntries(
@@ -243,12 +243,21 @@ export class RecordWriter {
   }
 
   /**
-   * A record as it was just loaded, with what is changed here and not stored yet; what somebody else
-   * set meanwhile stands as it was loaded, and is asked about when the change goes out.
+   * Loads records and puts on them what is changed here: what is not stored yet, and what was stored
+   * while the load was under way. What somebody else set meanwhile stands as it was loaded, and is
+   * asked about when the change goes out.
    */
-  withUnstored<T extends { readonly id: string }>(resource: string, record: T): T {
+  async loaded<T extends Stored>(resource: string, load: () => Promise<T[]>): Promise<T[]> {
+    const since = this.answered;
+    const records = await load();
+    return records.map((record) => this.withOwn(resource, record, since));
+  }
+
+  private withOwn<T extends Stored>(resource: string, record: T, since: number): T {
     const key = `${resource}/${record.id}`;
-    let shown: T = record;
+    const own = this.answers.get(key);
+    const isOlder = own !== undefined && own.count > since && own.record.version > record.version;
+    let shown = { ...(isOlder ? (own.record as T) : record) };
     for (const changes of [this.under, this.waiting]) {
       const { patch, bases } = changes.get(key) ?? nothing;
       shown = { ...shown, ...merged(patch, bases, { ...shown }).mine };
@@ -262,13 +271,20 @@ export class RecordWriter {
   }
 
   /** The record as it is on the screen. */
-  private shown(resource: string, id: string): Patch | undefined {
+  private shown(resource: string, id: string): (Stored & Patch) | undefined {
+    return this.copies(resource, id).reduce<(Stored & Patch) | undefined>(
+      // What nobody looks at may be older than what is on the screen.
+      (newest, copy) => (newest && newest.version >= copy.version ? newest : copy),
+      undefined,
+    );
+  }
+
+  /** A record wherever it is kept: alone, and in lists. */
+  private copies(resource: string, id: string): (Stored & Patch)[] {
     const single = this.cache.getQueryData<Stored & Patch>([resource, id]);
-    if (single) return single;
-    return this.cache
-      .getQueriesData<(Stored & Patch)[]>({ queryKey: [resource, 'list'] })
-      .flatMap(([, records]) => records ?? [])
-      .find((record) => record.id === id);
+    const lists = this.cache.getQueriesData<(Stored & Patch)[]>({ queryKey: [resource, 'list'] });
+    const listed = lists.flatMap(([, records]) => records ?? []).filter((one) => one.id === id);
+    return single ? [single, ...listed] : listed;
   }
 
   /** What the server made of one's own last change is no change of somebody else's. */
@@ -287,9 +303,10 @@ export class RecordWriter {
   /** The record was changed elsewhere: what of the change can goes on top, the rest is asked about. */
   private async onTop(resource: string, id: string, key: string, sent: Waiting): Promise<void> {
     this.waitAgain(key, sent);
-    const whole = this.waiting.get(key) ?? nothing;
     try {
       const stored = await send<Stored & Patch>('GET', key);
+      // With what was changed while it was being read.
+      const whole = this.waiting.get(key) ?? nothing;
       this.waiting.delete(key);
       this.under.delete(key);
       this.show(resource, id, () => stored);
@@ -316,14 +333,7 @@ export class RecordWriter {
   }
 
   private versionOf(resource: string, id: string): number | undefined {
-    const single = this.cache.getQueryData<Stored>([resource, id]);
-    const lists = this.cache.getQueriesData<Stored[]>({ queryKey: [resource, 'list'] });
-    // A list nobody looks at may be older than the one on the screen.
-    const listed = lists
-      .flatMap(([, records]) => records ?? [])
-      .filter((record) => record.id === id)
-      .map(({ version }) => version);
-    return Math.max(single?.version ?? 0, ...listed) || undefined;
+    return this.shown(resource, id)?.version;
   }
 
   private async work(resource: string, id: string, key: string): Promise<void> {
@@ -341,6 +351,7 @@ export class RecordWriter {
         const stored = await send<Stored>('PATCH', key, { version, ...sent.patch });
         this.events.reachable(true);
         this.under.delete(key);
+        this.answers.set(key, { record: stored, count: ++this.answered });
         this.knowAsStored(key, stored);
         this.show(resource, id, () => ({ ...stored, ...this.waiting.get(key)?.patch }));
         this.events.written();
@@ -355,8 +366,7 @@ export class RecordWriter {
           await this.onTop(resource, id, key, this.under.get(key) ?? sent);
           continue;
         }
-        // What was refused is not shown over what is loaded.
-        this.waiting.delete(key);
+        // What was refused is not shown over what is loaded; what was changed since goes out.
         this.under.delete(key);
         await this.cache.invalidateQueries({ queryKey: [resource] });
         if (error instanceof ApiError) this.events.refused(error);

@@ -108,10 +108,10 @@ export function useList<R extends Resource, T = Records[R][]>(
   const query = new URLSearchParams(where).toString();
   return useQuery({
     queryKey: [resource, 'list', where],
-    queryFn: async () => {
-      const records = await told(sendList<Records[R]>(query ? `${resource}?${query}` : resource));
-      return records.map((record) => writer.withUnstored(resource, record));
-    },
+    queryFn: () =>
+      writer.loaded(resource, () =>
+        told(sendList<Records[R]>(query ? `${resource}?${query}` : resource)),
+      ),
     ...(select && { select }),
   });
 }
@@ -120,7 +120,12 @@ export function useList<R extends Resource, T = Records[R][]>(
 export function useRecord<R extends Resource>(resource: R, id: string | undefined) {
   return useQuery({
     queryKey: [resource, id],
-    queryFn: async () => writer.withUnstored(resource, await load<Records[R]>(`${resource}/${id}`)),
+    queryFn: async () => {
+      const [record] = await writer.loaded(resource, async () => [
+        await load<Records[R]>(`${resource}/${id}`),
+      ]);
+      return record!;
+    },
     enabled: id !== undefined,
   });
 }
