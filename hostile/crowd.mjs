@@ -4,10 +4,9 @@ import { connect } from 'node:net';
 import { change, paired, underShare } from './home-network.mjs';
 import { expect, watchHealth } from './server-under-attack.mjs';
 
-const devices = 200;
-const asleep = 20;
-/** Changes while they sleep: one every three seconds for an hour. */
-const whileAsleep = 1200;
+/** A change every three seconds for an hour is 1200; in short some fall asleep for ten minutes. */
+const long = { devices: 200, asleep: 20, whileAsleep: 1200 };
+const short = { devices: 60, asleep: 10, whileAsleep: 200 };
 
 /** A line of a device, which hears until it is put to sleep. */
 function listener(network, cookie, since = '') {
@@ -40,7 +39,8 @@ const residentMb = (pid) =>
   Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1]) / 1024;
 
 /** All of them hear of a change; the sleepers cost nothing, and miss nothing when they wake. */
-export function crowded() {
+export function crowded(isShort) {
+  const { devices, asleep, whileAsleep } = isShort ? short : long;
   return underShare(async ({ api, network, pid }) => {
     const cookies = [];
     for (let i = 0; i < devices; i++) cookies.push(await paired(api, network, `Device ${i}`));

@@ -23,7 +23,7 @@ const attacks = {
   'a folder taken away': folderGone,
   bombs: () => bombed(!short),
   'a door on the home network': attackedAtTheDoor,
-  'two hundred devices': crowded,
+  'many devices': () => crowded(short),
 };
 let passed = 0;
 let failed = 0;

@@ -7,6 +7,8 @@ import { zeroByteAt, zeroByteMessage } from './zero-bytes';
 export const loopbackNames = ['localhost', '127.0.0.1', '[::1]'];
 
 function nameOf(hostHeader: string): string | null {
+  // A host and perhaps a port, nothing else that an address may have.
+  if (/[^\w.:[\]-]/.test(hostHeader)) return null;
   try {
     return new URL(`http://${hostHeader}`).hostname.toLowerCase();
   } catch {
