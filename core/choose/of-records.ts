@@ -3,7 +3,9 @@ import type { FootKind } from '../kit/foot-kind';
 import type { Foot } from '../kit/foot';
 import type { Machine } from '../kit/machine';
 import type { Stitch } from '../stitch/stitch';
+import { finishById } from '../finish/catalogue';
 import type { FoldWish } from '../finish/fold-request';
+import { schoolsFor } from '../plan/work';
 import type { Proposal } from './proposal';
 import type { ChooseRequest, ChosenEdge } from './request';
 
@@ -75,9 +77,25 @@ function feetOf(
   return { footId: presser?.id ?? footId, attachmentId: found.id, placing: null };
 }
 
+/**
+ * Of the ways a proposal was worked out with, those that hang on the cloth or the kit; a way that any
+ * table allows is left to whoever sews, and to the garment.
+ */
+function decidedWays({ finish, fold, schools }: Proposal): Record<string, string> {
+  const known = finishById(finish);
+  const free = known
+    ? schoolsFor(known, fold.variant).filter(({ ways }) =>
+        ways.every(({ needs, suits }) => !needs && !suits),
+      )
+    : [];
+  return Object.fromEntries(
+    Object.entries(schools).filter(([id]) => !free.some((school) => school.id === id)),
+  );
+}
+
 /** A proposal as a change of the plan; its dials and ticks start anew. */
 export function takingOf(
-  { finish, fold, machine, foot, stitch, schools }: Proposal,
+  proposal: Proposal,
   plan: {
     readonly machineId: string;
     readonly footId: string;
@@ -89,13 +107,14 @@ export function takingOf(
     readonly feet: readonly KeptFoot[];
   },
 ): Taking {
+  const { finish, fold, machine, foot, stitch } = proposal;
   return {
     finish,
     fold,
     machineId: (machine === null ? undefined : kit.machines[machine]?.id) ?? plan.machineId,
     ...feetOf(foot === null ? undefined : kit.feet[foot], plan.footId, kit.feet),
     stitch: stitch ?? plan.stitch,
-    schools: { ...schools, ...plan.schools },
+    schools: { ...decidedWays(proposal), ...plan.schools },
     settings: null,
     keptAttemptId: null,
     ticks: [],

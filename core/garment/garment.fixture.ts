@@ -29,6 +29,7 @@ export function garmentOf(
     ...{ edgeId, finish: null, machineId: 'lockstitch', footId: feet[0]!.id },
     ...{ stripClothId: null, attachmentId: null, placing: null, schools: {}, ticks: [] },
   });
+  const meets = usual.meets.map(([edgeId, seamId, edge]) => ({ edgeId, seamId, edge }));
   return {
     records: {
       edges: usual.edges.map(({ key, name: edgeName, edge }) => ({
@@ -36,12 +37,12 @@ export function garmentOf(
       })),
       plans: usual.edges.map(({ key }) => plan(key)),
       cloths: [{ ...{ id, name, fibre, properties }, widthMm: 1500, lengthLeftMm: 3000 }],
-      ...{ machines, feet, ways: {} },
+      ...{ machines, feet, ways: {}, meets },
     },
     garment: {
       ...plainGarment,
       ...{ kind, pieces: usual.pieces },
-      meets: usual.meets.map(([edgeId, seamId, edge]) => ({ edgeId, seamId, edge })),
+      meets,
       before: afterCuttingOut(kind).map((id) => ['own/cut-out', `own/${id}`] as const),
       own: usual.own.map(({ before, after, ...task }) => ({
         ...task,

@@ -190,3 +190,29 @@ test('where a seam closes over a bound edge its layers are told before', () => {
     expect.objectContaining({ kind: 'strip', edges: ['Armholes'], there: true }),
   );
 });
+
+test('a neck bound after its seams is bound in the round; an armhole that a seam closes over has no seam of its own to close', () => {
+  const { records, garment } = garmentOf('singlet');
+  const work = (meets: typeof garment.meets) =>
+    orderedWork({ ...records, meets }, { ...garment, meets }, drawer);
+  const steps = (edgeId: string, meets = garment.meets) =>
+    work(meets)
+      .tasks.filter((task) => task.edgeId === edgeId)
+      .map(({ stepId, text }) => `${stepId}: ${text}`);
+  const among = (all: readonly string[], what: RegExp) => all.findIndex((one) => what.test(one));
+  const takes = work(garment.meets).proposed.map(({ edgeId, takes: { fold } }) => [
+    edgeId,
+    fold.variant,
+  ]);
+  expect(takes).toContainEqual(['neck', 'fold-over-elastic']);
+  const neck = steps('neck');
+  expect(among(neck, /^ends: Overlap the end/)).toBeGreaterThan(among(neck, /^sew: /));
+  expect(among(neck, /open-seam|left open/)).toBe(-1);
+  expect(steps('armholes').filter((one) => /open-seam|ends/.test(one))).toEqual([]);
+  // By itself, with no garment to say so, one seam stays open until it is bound.
+  const alone = steps('neck', []);
+  expect(among(alone, /^open-seam: Leave one seam/)).toBe(0);
+  expect(among(alone, /^ends: Close the seam that was left open/)).toBeGreaterThan(
+    among(alone, /^sew: /),
+  );
+});

@@ -1,5 +1,5 @@
 import { considerAll } from '../choose/rank';
-import { chosenEdgeOf, kitOf, takingOf, type KeptFoot } from '../choose/of-records';
+import { chosenEdgeOf, kitOf, takingOf, type KeptFoot, type Taking } from '../choose/of-records';
 import { firstProposal } from '../choose/proposal';
 import { presets, type ChosenEdge } from '../choose/request';
 import { rankConsidered } from '../choose/score';
@@ -27,6 +27,8 @@ import {
 } from '../plan/of-records';
 import { stepsOf, startingValuesOf } from '../plan/work';
 import type { EdgeWork } from './edge-tasks';
+import type { Meeting } from './garment';
+import { stepsInGarment, waysOf } from './ways-of';
 
 /** An edge as it is kept, as far as a garment takes it. */
 export type GarmentEdge = EdgeFacts &
@@ -72,14 +74,16 @@ export interface GarmentRecords {
   readonly feet: readonly (KeptFoot & FootFacts)[];
   /** This person's ways, where a plan says nothing. */
   readonly ways: Readonly<Record<string, string>>;
+  /** What meets in the garments they belong to. */
+  readonly meets: readonly Meeting[];
 }
 
 /** An edge with what it is worked by. */
 export interface PlannedEdge {
   readonly edge: GarmentEdge;
   readonly plan: GarmentPlan & { readonly finish: string };
-  /** Whether the finish is proposed: nobody took it yet. */
-  readonly proposed: boolean;
+  /** What taking the finish would set, while it is only proposed; null once it is taken. */
+  readonly proposed: Taking | null;
   readonly finish: Finish;
   readonly request: WorkRequest;
   readonly cloth: GarmentCloth;
@@ -100,21 +104,20 @@ const bare = ({
   ...cloth
 }: GarmentCloth['properties']): Cloth => cloth;
 
-/** The plan as it is, or as it would be with the first finish of the list. */
-function takenPlan(
+/** What taking the first finish of the list would set; null where there is none. */
+function firstTaking(
   edge: GarmentEdge,
   plan: GarmentPlan,
   cloth: GarmentCloth,
   { machines, feet }: GarmentRecords,
-): (GarmentPlan & { readonly finish: string }) | null {
-  if (plan.finish !== null) return { ...plan, finish: plan.finish };
+): Taking | null {
   const request = {
     ...{ cloth: bare(cloth.properties), edge: chosenEdgeOf(edge, cloth) },
     ...{ kit: kitOf(machines, feet), wishes: presets[0]!.wishes },
   };
   const ranking = rankConsidered(considerAll(catalogue, request), request.wishes);
   const first = firstProposal(ranking, catalogue, request);
-  return first && { ...plan, ...takingOf(first, plan, { machines, feet }) };
+  return first && takingOf(first, plan, { machines, feet });
 }
 
 /** The foot of a kind in the drawer that goes on a machine; the kind's own name where none does. */
@@ -134,20 +137,23 @@ export const threadOf = (
   (thread === 'matching' ? `to match ${cloth.name}` : thread === 'clear' ? 'clear' : 'contrasting');
 
 function planned(edge: GarmentEdge, records: GarmentRecords): PlannedEdge | UnplannedEdge {
-  const { plans, cloths, machines, feet, ways } = records;
+  const { plans, cloths, machines, feet, meets } = records;
+  const ways = waysOf(records.ways, meets, edge.id);
   const missing = (path: string, message: string): UnplannedEdge => ({
     ...{ edgeId: edge.id, issues: [{ path, message }] },
   });
   const kept = plans.find(({ edgeId }) => edgeId === edge.id);
   const cloth = cloths.find(({ id }) => id === edge.clothId);
   if (!kept || !cloth) return missing('edge', 'Its plan or its cloth is not there.');
-  const plan = takenPlan(edge, kept, cloth, records);
-  const finish = plan && finishById(plan.finish);
-  const machine = machines.find(({ id }) => id === plan?.machineId);
-  const foot = feet.find(({ id }) => id === plan?.footId);
-  if (!plan || !finish || !machine || !foot) {
+  const proposed = kept.finish === null ? firstTaking(edge, kept, cloth, records) : null;
+  const whole = { ...kept, ...proposed };
+  const finish = whole.finish === null ? undefined : finishById(whole.finish);
+  const machine = machines.find(({ id }) => id === whole.machineId);
+  const foot = feet.find(({ id }) => id === whole.footId);
+  if (whole.finish === null || !finish || !machine || !foot) {
     return missing('finish', 'Nothing in the kit finishes it yet.');
   }
+  const plan = { ...whole, finish: whole.finish };
   const strip = cloths.find(({ id }) => id === plan.stripClothId) ?? null;
   const attachment = feet.find(({ id }) => id === plan.attachmentId) ?? null;
   try {
@@ -180,10 +186,10 @@ function planned(edge: GarmentEdge, records: GarmentRecords): PlannedEdge | Unpl
       };
     };
     return {
-      ...{ edge, plan, proposed: kept.finish === null, finish, request, cloth, strip, machine },
+      ...{ edge, plan, proposed, finish, request, cloth, strip, machine },
       work: {
         ...{ id: edge.id, name: edge.name, lengthMm: edge.lengthMm, ticks: kept.ticks, stateAt },
-        steps: stepsOf(finish, request),
+        steps: stepsInGarment(stepsOf(finish, request), meets, edge.id),
         secondIsCopied: request.schools['second-leg'] === 'copied',
       },
     };

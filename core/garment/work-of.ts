@@ -1,3 +1,4 @@
+import type { Taking } from '../choose/of-records';
 import { orderIssues, ringOf } from '../order/order-issues';
 import { workOrder, type WorkOrder } from '../order/sequence';
 import type { OrderAsked, OrderStart } from '../order/task';
@@ -21,9 +22,10 @@ export interface OrderedWork extends GarmentWork {
   readonly own: { readonly sequence: readonly string[]; readonly changeMinutes: number } | null;
   /** Whether an order of one's own was kept that no longer holds. */
   readonly ownBroken: boolean;
-  /** Edges without work to order, and why; and those whose finish is only proposed. */
+  /** Edges without work to order, and why. */
   readonly unplanned: readonly { readonly edgeId: string; readonly issues: readonly Issue[] }[];
-  readonly proposed: readonly string[];
+  /** Edges whose finish is only proposed, with what taking it would set. */
+  readonly proposed: readonly { readonly edgeId: string; readonly takes: Taking }[];
   readonly thick: readonly ThickMeeting[];
   readonly ready: readonly ReadyThing[];
 }
@@ -89,7 +91,9 @@ export function orderedWork(
     own: kept && { sequence: kept, changeMinutes: minutesInOrder(asked, kept) ?? 0 },
     ownBroken: garment.sequence !== null && !kept,
     unplanned,
-    proposed: planned.filter(({ proposed }) => proposed).map(({ edge }) => edge.id),
+    proposed: planned.flatMap(({ edge, proposed }) =>
+      proposed ? [{ edgeId: edge.id, takes: proposed }] : [],
+    ),
     thick: thickMeetings(planned, garment),
     ready: toHaveReady(work.tasks, planned, { ...records, ...drawer }),
   };

@@ -16,13 +16,14 @@ type Found = Omit<GarmentRecords, 'edges' | 'plans'> & {
 
 /** Everything that the order of a project's work is worked out from. @param projectId null for all */
 export async function garmentRecords(store: Reads, projectId: string | null): Promise<Found> {
-  const [edges, cloths, machines, feet, preferences, plans] = await Promise.all([
+  const [edges, cloths, machines, feet, preferences, plans, projects] = await Promise.all([
     store.list('edges', projectId === null ? {} : { projectId }),
     store.list('cloths'),
     store.list('machines'),
     store.list('feet'),
     store.list('preferences'),
     store.list('plans'),
+    store.list('projects'),
   ]);
   const ids = new Set(edges.map(({ id }) => id));
   return {
@@ -33,5 +34,6 @@ export async function garmentRecords(store: Reads, projectId: string | null): Pr
       properties: { construction: cloth.tests.construction, ...clothFromDescription(cloth) },
     })),
     ways: preferences[0]?.schools ?? {},
+    meets: projects.flatMap(({ garment }) => garment?.meets ?? []),
   };
 }

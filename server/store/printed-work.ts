@@ -2,6 +2,7 @@ import { cautionSentences } from '../../core/finish/cautions';
 import type { CautionId, WorkStep } from '../../core/finish/work';
 import { changesInOrder } from '../../core/garment/own-order';
 import { orderOf } from '../../core/garment/tasks';
+import { waysOf } from '../../core/garment/ways-of';
 import { inForce, type OrderedWork } from '../../core/garment/work-of';
 import { Impossible } from '../../core/impossible';
 import { lengthsFor, type Lengths } from '../../core/measure/lengths';
@@ -33,8 +34,9 @@ export async function printedEdge(store: Store, edgeId: string): Promise<Printed
   const attempts = await store.list('attempts', { planId: row.id });
   const { assembled, samples, carried } = await taughtPlan(store, row, attempts);
   const { finish, plan, names } = assembled;
-  const [lengths, preferences, machines, feet] = await Promise.all([
+  const [lengths, project, preferences, machines, feet] = await Promise.all([
     lengthsOf(store),
+    store.find('projects', edge.projectId),
     store.find('preferences', 'mine'),
     store.list('machines'),
     store.list('feet'),
@@ -46,7 +48,7 @@ export async function printedEdge(store: Store, edgeId: string): Promise<Printed
     { edge, plan: row, cloth, strip },
     plan,
     finish,
-    preferences.schools,
+    waysOf(preferences.schools, project.garment?.meets ?? [], edge.id),
   );
   const sheet = await store.sums.inner('sheet', {
     ...{ finish: finish.id, plan, request, samples, carried, settings: row.settings },

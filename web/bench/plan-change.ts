@@ -22,19 +22,23 @@ export function changePlan(planId: string, patch: Patch): void {
 }
 
 /**
- * Ticks a step off, or takes the tick back, on top of whatever was ticked a moment ago.
+ * Ticks a step off, or takes the tick back, on top of whatever was ticked a moment ago. Who does a
+ * step of a finish that is only proposed takes it.
  *
  * @param took how long it took, where that was timed
+ * @param takes what taking the finish sets, where it is proposed elsewhere than on this edge's screen
  */
 export function tickStep(
   planId: string,
   stepId: string,
   on: boolean,
   took: PlanRecord['took'][string] | null = null,
+  takes: Patch = {},
 ): void {
   const plan = latest('plans', planId);
   const others = (plan?.ticks ?? []).filter((one) => one !== stepId);
   changePlan(planId, {
+    ...(plan?.finish === null ? takes : {}),
     ticks: on ? [...others, stepId] : others,
     ...(on && took ? { took: { ...plan?.took, [stepId]: took } } : {}),
   });

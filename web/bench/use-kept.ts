@@ -1,5 +1,6 @@
 import { useLayoutEffect, useMemo } from 'react';
 import type { AttemptRecord } from '../../contract/records';
+import { waysOf } from '../../core/garment/ways-of';
 import { finishById } from '../../core/finish/catalogue';
 import type { Finish } from '../../core/finish/finish';
 import type { SewingPlan } from '../../core/finish/sewing-plan';
@@ -49,6 +50,7 @@ export function useKept(edgeId: string): KeptState {
   const machines = useList('machines');
   const feet = useList('feet');
   const preferences = useRecord('preferences', 'mine');
+  const project = useRecord('projects', edge.data?.projectId);
 
   const cloth = cloths.data?.find(({ id }) => id === edge.data?.clothId);
   const proposal = useProposal(stored, edge.data, cloth);
@@ -91,7 +93,7 @@ export function useKept(edgeId: string): KeptState {
       ...{ finish, plan, records },
       proposed: stored?.finish === null,
       everyAttempt: attempts.data ?? noScraps,
-      ways: preferences.data?.schools ?? noWays,
+      ways: waysOf(preferences.data?.schools ?? noWays, project.data?.garment?.meets ?? [], of.id),
       acceptedShare: (preferences.data?.acceptedPercent ?? 2) / 100,
     };
   }, [
@@ -109,6 +111,7 @@ export function useKept(edgeId: string): KeptState {
     stored?.finish,
     attempts.data,
     preferences.data,
+    project.data?.garment?.meets,
   ]);
   const error =
     edge.error ?? own.error ?? cloths.error ?? machines.error ?? feet.error ?? attempts.error;

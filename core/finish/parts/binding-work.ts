@@ -120,9 +120,13 @@ function firstPass(request: WorkRequest): WorkStep[] {
 const satinEndMm = 25;
 const satinStopMm = 150;
 
+/** Whether a closed edge is bound while it is still flat, one seam of the garment open. */
+const leavesSeamOpen = ({ wish, edge, schools }: WorkRequest): boolean =>
+  edge.closed && covered.includes(wish.variant) && schools['one-seam-open'] !== 'round';
+
 /** How the two ends of a binding meet, or are closed. */
 function endsOf(request: WorkRequest): WorkStep[] {
-  const { wish, edge, schools } = request;
+  const { wish, edge } = request;
   const at = machineOf(request);
   if (edge.closed && wish.variant === 'satin') {
     return [
@@ -136,13 +140,13 @@ function endsOf(request: WorkRequest): WorkStep[] {
       ),
     ];
   }
-  if (edge.closed && covered.includes(wish.variant) && schools['one-seam-open'] !== 'round') {
+  if (leavesSeamOpen(request)) {
     return [
       once(
         2,
         'ends',
         'hand',
-        'Bind with one seam of the garment still open; close that seam afterwards, over the binding, and tack its allowance to one side.',
+        'Close the seam that was left open, over the binding, and tack its allowance to one side.',
       ),
     ];
   }
@@ -187,6 +191,16 @@ export function bindingSteps(request: WorkRequest, layers: number): WorkStep[] {
     at,
     footName: footName(request),
     measure: [
+      ...(leavesSeamOpen(request)
+        ? [
+            once(
+              0.2,
+              'open-seam',
+              'table',
+              'Leave one seam of the garment open until this edge is bound.',
+            ),
+          ]
+        : []),
       ...roundedCorners(request),
       trimMm > 0
         ? along(

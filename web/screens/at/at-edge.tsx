@@ -12,6 +12,7 @@ import { tickStep } from '../../bench/plan-change';
 import type { Bench } from '../../bench/bench';
 import { Button } from '../../controls/button';
 import { PutBackList } from '../../controls/put-back-list';
+import { finishInSentence } from '../../words/finishes';
 import { cautionInWords, placeInWords, stepInWords } from '../../words/steps';
 import { useScrapDraft } from '../test-bench/scrap-draft';
 import { AtPicture } from './at-picture';
@@ -83,6 +84,12 @@ export function AtStep(props: AtStepProps) {
               </p>
             )}
             <p className="text-lg text-soft first-letter:uppercase">{placeInWords(step)}</p>
+            {bench.proposed && (
+              <p className="text-lg text-soft">
+                Only proposed yet: {finishInSentence(bench.finish.id, bench.record.fold.variant)}.
+                The first step that is done takes it.
+              </p>
+            )}
           </>
         }
         cautions={step.cautions.map(cautionInWords)}
@@ -114,7 +121,7 @@ export function AtStep(props: AtStepProps) {
 
 /** An edge beside the machine: its steps one at a time; done goes on, back goes back. */
 export function AtEdge({ bench }: { bench: Bench }) {
-  const { edge, record, finish, work, proposed } = bench;
+  const { edge, record, finish, work } = bench;
   const all = useMemo(() => walkedSteps({ finish, work }), [finish, work]);
   const [looked, look] = useState<string | null>(null);
   const ticked = (id: string) => record.ticks.includes(id);
@@ -133,8 +140,7 @@ export function AtEdge({ bench }: { bench: Bench }) {
       done={ticked(step.id)}
       isLast={index === all.length - 1}
       onNext={(tookMinutes) => {
-        // While no finish is taken the steps can be looked at; nothing is taken by going on.
-        if (!proposed && !ticked(step.id)) {
+        if (!ticked(step.id)) {
           tickStep(record.id, step.id, true, {
             minutes: tookMinutes,
             usualMinutes: stepMinutes(step, edge.lengthMm),

@@ -19,7 +19,9 @@ import { memo, useState } from 'react';
 import { Link } from 'react-router';
 import type { GarmentTask } from '../../../core/garment/garment-task';
 import type { Changed } from '../../../core/order/model';
+import type { OrderedWork } from '../../../core/garment/work-of';
 import { useLengths } from '../../ground/lengths-context';
+import { finishInSentence } from '../../words/finishes';
 import {
   changeInWords,
   changeMinutesInWords,
@@ -39,7 +41,6 @@ interface RowProps {
   readonly number: number;
   readonly looked: boolean;
   readonly next: boolean;
-  readonly proposed: boolean;
   readonly here: (place: string) => string;
   readonly onLook: (id: string) => void;
   readonly onTick: (task: GarmentTask, on: boolean) => void;
@@ -69,7 +70,7 @@ function Changes({ row, here }: Pick<RowProps, 'row' | 'here'>) {
 }
 
 const Row = memo(function Row(props: RowProps) {
-  const { row, number, looked, next, proposed, here, onLook, onTick } = props;
+  const { row, number, looked, next, here, onLook, onTick } = props;
   const { task } = row;
   const lengths = useLengths();
   const { setNodeRef, setActivatorNodeRef, attributes, listeners, transform, transition } =
@@ -88,10 +89,8 @@ const Row = memo(function Row(props: RowProps) {
         <input
           type="checkbox"
           aria-label={`Step ${number} done`}
-          title={proposed ? 'Take the finish of this edge first; it is only proposed.' : undefined}
           className="mt-1.5 size-5 shrink-0 accent-moss"
           checked={task.done}
-          disabled={proposed}
           onChange={(event) => onTick(task, event.target.checked)}
         />
         <button
@@ -128,7 +127,7 @@ interface OrderListProps extends Pick<RowProps, 'here' | 'onLook' | 'onTick'> {
   readonly looked: string | null;
   readonly nextId: string | null;
   /** Edges whose finish nobody took yet. */
-  readonly proposed: readonly string[];
+  readonly proposed: OrderedWork['proposed'];
   /** What it would cost more at a place; null where it can't go there. */
   readonly costAt: (id: string, to: number) => number | null;
   readonly onMove: (id: string, to: number) => void;
@@ -179,7 +178,6 @@ export function OrderList(props: OrderListProps) {
                 number={i + 1}
                 looked={looked === row.task.id}
                 next={nextId === row.task.id}
-                proposed={row.task.edgeId !== null && proposed.includes(row.task.edgeId)}
                 here={here}
                 onLook={onLook}
                 onTick={onTick}
@@ -190,11 +188,14 @@ export function OrderList(props: OrderListProps) {
       </DndContext>
       {proposed.length > 0 && (
         <p className="pt-2 text-sm text-soft">
-          Steps of an edge whose finish is only proposed can’t be ticked off yet:{' '}
-          {proposed.map((edgeId) => (
-            <Link key={edgeId} className="mr-3 underline" to={`/edges/${edgeId}/finish`}>
-              {rows.find(({ task }) => task.edgeId === edgeId)?.task.edgeName}
-            </Link>
+          Only proposed yet, and taken with the first of its steps that is done:{' '}
+          {proposed.map(({ edgeId, takes }) => (
+            <span key={edgeId} className="mr-3 inline-block">
+              <Link className="underline" to={`/edges/${edgeId}/finish`}>
+                {rows.find(({ task }) => task.edgeId === edgeId)?.task.edgeName}
+              </Link>
+              , {finishInSentence(takes.finish, takes.fold.variant)}
+            </span>
           ))}
         </p>
       )}

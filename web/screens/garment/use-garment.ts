@@ -93,6 +93,7 @@ export function useGarment(projectId: string): {
         ...{ edges: edges.data, machines: machines.data },
         plans: planned.data.filter(({ edgeId }) => ids.has(edgeId)),
         ...{ feet: feet.data, cloths: cloths.data, ways: preferences.data?.schools ?? noWays },
+        meets,
       },
       garment: { ...plainGarment, before, sequence, meets, own: tasks },
       drawer: { needles: needles.data, threads: threads.data },
@@ -151,7 +152,7 @@ export function changeGarment(
 
 /** Ticks a task off, or takes the tick back. @param tookMinutes where it was timed */
 export function tickTask(
-  bench: Pick<GarmentBench, 'project' | 'garment' | 'plans'>,
+  bench: Pick<GarmentBench, 'project' | 'garment' | 'plans' | 'work'>,
   task: OrderedWork['tasks'][number],
   on: boolean,
   tookMinutes: number | null = null,
@@ -164,7 +165,8 @@ export function tickTask(
     return;
   }
   const plan = bench.plans.find((one) => one.edgeId === edgeId);
-  if (!plan || plan.finish === null) return;
+  if (!plan) return;
   const took = tookMinutes === null ? null : { minutes: tookMinutes, usualMinutes: minutes };
-  tickStep(plan.id, stepId, on, took);
+  const proposed = bench.work?.proposed.find((one) => one.edgeId === edgeId);
+  tickStep(plan.id, stepId, on, took, proposed?.takes);
 }
