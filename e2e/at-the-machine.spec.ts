@@ -167,6 +167,7 @@ test('a garment is walked from cutting out to the end: all that is done is kept,
     await expect(phone.getByText(`${step} of ${tasks.length}`)).toBeVisible();
     await phone.keyboard.press('Space');
   }
+  await expect(phone.getByText('All of it is done.')).toBeVisible();
   await expect(page.getByText(`${tasks.length} of ${tasks.length}`)).toBeVisible();
   await expect(page.getByText('Only proposed yet')).toBeHidden();
   const [plan] = (await app.api<PlanRecord[]>('plans')).filter(({ edgeId }) =>

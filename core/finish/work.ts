@@ -143,6 +143,8 @@ export interface WorkRequest {
   readonly passes?: Readonly<Record<string, WorkPass>> | undefined;
   /** The kind of machine it is sewn on, where a variant is sewn on several. */
   readonly machineKind?: MachineKind | undefined;
+  /** The foot that was chosen for it; the usual one of the finish when left out. */
+  readonly footKind?: FootKind | undefined;
   /** The chosen way of each school, by the school's id. */
   readonly schools: Readonly<Record<string, string>>;
 }

@@ -99,7 +99,6 @@ const garments: Readonly<Record<GarmentKind, UsualGarment>> = {
       piece('collar', 2),
     ],
     edges: [
-      of('allowances', 'seam-allowance', 'Seam allowances', 'inside', { lengthMm: 5200 }),
       seam('shoulder', 'Shoulder seams', 'fronts and back', 260, 'the back’s shoulder'),
       seam('sides', 'Side seams', 'fronts and back', 1100, 'the back’s sides'),
       seam('sleeve-seams', 'Sleeve seams', 'sleeves', 960, 'its other side'),
@@ -108,8 +107,6 @@ const garments: Readonly<Record<GarmentKind, UsualGarment>> = {
       of('hem', 'skirt', 'Hem', 'body', { lengthMm: 1150, depthMm: 40, shape: 'straight' }),
     ],
     meets: [
-      ['allowances', 'shoulder', 'before'],
-      ['allowances', 'sides', 'before'],
       ['shoulder', 'sleeves', 'before'],
       ['sides', 'sleeves', 'before'],
       ['sleeve-seams', 'sleeves', 'before'],
@@ -121,15 +118,12 @@ const garments: Readonly<Record<GarmentKind, UsualGarment>> = {
   trousers: {
     pieces: [piece('front leg', 2), piece('back leg', 2), piece('waistband')],
     edges: [
-      of('allowances', 'seam-allowance', 'Seam allowances', 'inside', { lengthMm: 5000 }),
       seam('sides', 'Side seams', 'legs', 2080, 'the back leg’s side'),
       seam('inside', 'Inside leg seams', 'legs', 1560, 'the back leg’s inside'),
       seam('crotch', 'Crotch seam', 'legs', 700, 'the other leg'),
       of('legs', 'trouser-leg', 'Legs', 'legs'),
     ],
     meets: [
-      ['allowances', 'sides', 'before'],
-      ['allowances', 'inside', 'before'],
       ['sides', 'crotch', 'before'],
       ['inside', 'crotch', 'before'],
       ['legs', 'sides', 'after'],

@@ -158,7 +158,7 @@ function planned(edge: GarmentEdge, records: GarmentRecords): PlannedEdge | Unpl
   const attachment = feet.find(({ id }) => id === plan.attachmentId) ?? null;
   try {
     const sewing = sewingPlanOf({ edge, plan, cloth, strip, machine, foot, attachment });
-    const request = workRequestOf({ edge, plan, cloth, strip }, sewing, finish, ways);
+    const request = workRequestOf({ edge, plan, cloth, strip, foot }, sewing, finish, ways);
     const values = startingValuesOf(finish, request);
     const pressure = values.find(({ id }) => id === 'pressure')?.value ?? null;
     const point = needlePointFor([request.cloth, ...(request.strip ? [request.strip] : [])]);

@@ -136,6 +136,8 @@ interface WorkRecords extends Pick<PlanRecords, 'edge' | 'threadFibre'> {
   readonly strip?: { readonly fibre?: Fibre | null } | null;
   readonly plan: Pick<PlanFacts, 'schools'>;
   readonly cloth: Pick<PlanRecords['cloth'], 'fibre'>;
+  /** What presses, where the steps are to name it; none while something folds before it. */
+  readonly foot?: Pick<FootFacts, 'kind'> | undefined;
 }
 
 /**
@@ -144,7 +146,7 @@ interface WorkRecords extends Pick<PlanRecords, 'edge' | 'threadFibre'> {
  * @param defaults this person's ways, where the plan says nothing
  */
 export function workRequestOf(
-  { edge, plan: { schools }, cloth, strip, threadFibre }: WorkRecords,
+  { edge, plan: { schools }, cloth, strip, threadFibre, foot }: WorkRecords,
   sewing: SewingPlan,
   finish: Finish,
   defaults: Readonly<Record<string, string>> = {},
@@ -164,6 +166,7 @@ export function workRequestOf(
     binder: sewing.binder,
     threading: { clothFibre: cloth.fibre, threadFibre, stripFibre: strip?.fibre },
     machineKind: sewing.machine.kind,
+    footKind: sewing.binder ? undefined : foot?.kind,
     schools: chosenWays(finish, sewing.fold.variant, schools, defaults),
   };
 }

@@ -7,6 +7,7 @@ import type { StartingValue, WorkRequest, WorkStep } from '../finish/work';
 import { foldsAsSewn } from '../finish/as-sewn';
 import { withEdgeSteps } from '../finish/edge-steps';
 import { machineValues } from '../finish/threading';
+import type { FootKind } from '../kit/foot-kind';
 import { foldPlanOf, refuseFold } from './fold-plan';
 
 /** The schools that matter for a variant. */
@@ -67,10 +68,21 @@ function ready(finish: Finish, request: WorkRequest): WorkRequest {
   return { ...request, wish: completed(finish.fields, request.wish) };
 }
 
+/** Steps with the foot that was chosen wherever the finish's own line is sewn. */
+function withChosenFoot(steps: readonly WorkStep[], chosen: FootKind | undefined): WorkStep[] {
+  const set = steps.find(({ phase, at }) => phase === 'set' && typeof at !== 'string')?.at;
+  return steps.map((step) => {
+    const { at } = step;
+    if (!chosen || typeof set !== 'object' || typeof at !== 'object') return step;
+    const isOwn = at.machine === set.machine && at.foot === set.foot && at.foot !== null;
+    return isOwn ? { ...step, at: { ...at, foot: chosen } } : step;
+  });
+}
+
 /** The work from cutting to the last pressing. @throws Impossible when it can't be folded so */
 export function stepsOf(finish: Finish, request: WorkRequest): WorkStep[] {
   const whole = ready(finish, request);
-  const steps = finish.steps(whole);
+  const steps = withChosenFoot(finish.steps(whole), request.footKind);
   const { allowanceMm, finishedDepthMm } = foldPlanOf(finish, foldsAsSewn(request));
   const { worked, keepsOldHem = false } = finish.nature(whole.wish.variant);
   return withEdgeSteps(steps, whole, {

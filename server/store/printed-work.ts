@@ -45,7 +45,7 @@ export async function printedEdge(store: Store, edgeId: string): Promise<Printed
   const cloth = await store.find('cloths', edge.clothId);
   const strip = row.stripClothId ? await store.find('cloths', row.stripClothId) : null;
   const request = workRequestOf(
-    { edge, plan: row, cloth, strip },
+    { edge, plan: row, cloth, strip, ...(foot && { foot }) },
     plan,
     finish,
     waysOf(preferences.schools, project.garment?.meets ?? [], edge.id),

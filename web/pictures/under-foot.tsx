@@ -48,6 +48,8 @@ export function UnderFoot(props: UnderFootProps) {
   const lensTimes = lens.pxPerMm / bed.pxPerMm;
   const counted = judgement.checks.find(({ name }) => name === margin.countedCheck);
   const runCheck = judgement.checks.find(({ name }) => name !== margin.countedCheck);
+  // A low lens has room for where the fold may ride and for what is counted.
+  const isLow = lens.height < 130;
   const edgeMm = first.atMm + belief.shiftMm;
   const foldOnRight = edgeMm > lens.midXMm;
   const regions = margin.regions(plan);
@@ -147,16 +149,18 @@ export function UnderFoot(props: UnderFootProps) {
               strong
             />
           )}
-          <Label
-            between={[lens.x + 6, lens.x + lens.width - 6]}
-            x={px(lens, edgeMm) + (foldOnRight ? -8 : 8)}
-            y={lens.y + (first.onlyBefore ? lens.height * 0.5 : 46)}
-            end={foldOnRight}
-            text={`${first.name} wanders`}
-            colour="var(--color-pencil)"
-            strong
-          />
-          {runCheck && (
+          {!isLow && (
+            <Label
+              between={[lens.x + 6, lens.x + lens.width - 6]}
+              x={px(lens, edgeMm) + (foldOnRight ? -8 : 8)}
+              y={lens.y + (first.onlyBefore ? lens.height * 0.5 : 46)}
+              end={foldOnRight}
+              text={`${first.name} wanders`}
+              colour="var(--color-pencil)"
+              strong
+            />
+          )}
+          {runCheck && !isLow && (
             <Label x={lens.x + 8} y={lens.y + lens.height - 32} text={checkInWords(runCheck)} />
           )}
           {first.source === 'guide' && (

@@ -2,6 +2,9 @@ import { dialsClause } from '../dials-clause';
 import type { WorkRequest, WorkStep, Workplace } from '../work';
 import { once } from './said';
 
+/** A foot as it is said in a sentence: “the zipper foot”, “a foot with a guide”. */
+const theFoot = (name: string) => (/^(an?|its|the) /.test(name) ? name : `the ${name}`);
+
 const isLooped = (at: Workplace) =>
   typeof at !== 'string' && (at.machine === 'overlocker' || at.machine === 'coverstitch');
 
@@ -23,9 +26,14 @@ export function setUp({ sewn }: WorkRequest, at: Workplace, footName: string): W
   }
   if (!sewn) {
     return [
-      once(2, 'change-foot', at, `Put on the ${footName} and set the dials as the slip says.`, {}, [
-        'power-off',
-      ]),
+      once(
+        2,
+        'change-foot',
+        at,
+        `Put on ${theFoot(footName)} and set the dials as the slip says.`,
+        {},
+        ['power-off'],
+      ),
     ];
   }
   const { text, values } = dialsClause(sewn);

@@ -36,6 +36,7 @@ interface AtStepProps {
   readonly count: string;
   readonly done: boolean;
   readonly isLast: boolean;
+  readonly finished: boolean;
   /** @param tookMinutes how long it was looked at */
   onNext(tookMinutes: number): void;
   readonly onBack: (() => void) | null;
@@ -63,6 +64,7 @@ export function AtStep(props: AtStepProps) {
         heading={bench.edge.name}
         count={count}
         done={done}
+        finished={props.finished}
         picture={
           <div {...coloursOf(bench)} className="h-full">
             <AtPicture bench={bench} step={step} />
@@ -139,6 +141,7 @@ export function AtEdge({ bench }: { bench: Bench }) {
       count={`${index + 1} of ${all.length}`}
       done={ticked(step.id)}
       isLast={index === all.length - 1}
+      finished={next < 0}
       onNext={(tookMinutes) => {
         if (!ticked(step.id)) {
           tickStep(record.id, step.id, true, {

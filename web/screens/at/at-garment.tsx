@@ -21,6 +21,7 @@ interface Going {
   readonly backTo: string;
   readonly count: string;
   readonly isLast: boolean;
+  readonly finished: boolean;
   onNext(tookMinutes: number | null): void;
   readonly onBack: (() => void) | null;
   onUndone(): void;
@@ -110,6 +111,7 @@ export function AtGarment({ projectId }: { projectId: string }) {
     backTo: `/projects/${projectId}/order`,
     count: `${index + 1} of ${order.length}`,
     isLast: index === order.length - 1,
+    finished: next < 0,
     onNext: (tookMinutes) => {
       if (!task.done) tickTask(bench, task, true, tookMinutes);
       go(index + 1);

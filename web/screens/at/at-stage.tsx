@@ -15,6 +15,8 @@ interface AtStageProps {
   readonly text: string;
   readonly numbers?: ReactNode;
   readonly cautions: readonly string[];
+  /** Whether nothing is left to do. */
+  readonly finished?: boolean;
   /** Buttons that stand above the halves. */
   readonly more?: ReactNode;
   readonly nextWords: string;
@@ -34,7 +36,7 @@ const isYes = (kept: unknown) => kept === true;
  */
 export function AtStage(props: AtStageProps) {
   const { backTo, heading, count, done, picture, text, numbers, cautions, more } = props;
-  const { nextWords, onNext, onBack } = props;
+  const { nextWords, onNext, onBack, finished = false } = props;
   const [dark, setDark] = useKeptHere('dark room', isYes);
   useWakeLock();
   useKeys([
@@ -112,6 +114,14 @@ export function AtStage(props: AtStageProps) {
         <div className="flex shrink-0 justify-center gap-3 border-t border-line px-3 py-2">
           {more}
         </div>
+      )}
+      {finished && (
+        <p role="status" className="shrink-0 border-t border-line px-4 py-3 text-2xl font-bold">
+          ✓ All of it is done.{' '}
+          <Link className="inline-flex min-h-11 items-center underline" to="/">
+            To the worktable
+          </Link>
+        </p>
       )}
       <footer className="flex shrink-0 gap-3 border-t border-line p-3">
         <button

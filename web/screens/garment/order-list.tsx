@@ -20,6 +20,7 @@ import { Link } from 'react-router';
 import type { GarmentTask } from '../../../core/garment/garment-task';
 import type { Changed } from '../../../core/order/model';
 import type { OrderedWork } from '../../../core/garment/work-of';
+import { Button } from '../../controls/button';
 import { useLengths } from '../../ground/lengths-context';
 import { finishInSentence } from '../../words/finishes';
 import {
@@ -133,6 +134,17 @@ interface OrderListProps extends Pick<RowProps, 'here' | 'onLook' | 'onTick'> {
   readonly onMove: (id: string, to: number) => void;
 }
 
+/** So many done steps above the next one stand as they are; more are folded away. */
+const mostDoneShown = 3;
+
+/** How many of the first steps are folded away: they are done, and one goes on below them. */
+function foldedCount(rows: readonly OrderRow[]): number {
+  const open = rows.findIndex(({ task }) => !task.done);
+  const done = open < 0 ? rows.length : open;
+  // The last one stays, so that its tick can be taken back.
+  return done > mostDoneShown ? done - 1 : 0;
+}
+
 /** The steps in their order, to be ticked off and put elsewhere, by the pointer or by keys. */
 export function OrderList(props: OrderListProps) {
   const { rows, looked, nextId, proposed, here, costAt, onLook, onTick, onMove } = props;
@@ -143,6 +155,9 @@ export function OrderList(props: OrderListProps) {
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
+  const [unfolded, unfold] = useState(false);
+  const foldable = foldedCount(rows);
+  const folded = unfolded ? 0 : foldable;
   const ids = rows.map(({ task }) => task.id);
   const placeOf = (id: unknown) => ids.indexOf(String(id));
   const said = (id: unknown) => `Step ${placeOf(id) + 1}`;
@@ -170,12 +185,21 @@ export function OrderList(props: OrderListProps) {
         }}
       >
         <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-          <ol className="sheet overflow-hidden" aria-label="Steps in their order">
-            {rows.map((row, i) => (
+          {foldable > 0 && (
+            <Button className="mb-2" aria-expanded={unfolded} onClick={() => unfold((was) => !was)}>
+              {unfolded ? 'Fold away what is done' : `Show the ${folded} steps that are done`}
+            </Button>
+          )}
+          <ol
+            className="sheet overflow-hidden"
+            aria-label="Steps in their order"
+            start={folded + 1}
+          >
+            {rows.slice(folded).map((row, i) => (
               <Row
                 key={row.task.id}
                 row={row}
-                number={i + 1}
+                number={folded + i + 1}
                 looked={looked === row.task.id}
                 next={nextId === row.task.id}
                 here={here}
