@@ -1,11 +1,15 @@
 import { createBrowserRouter } from 'react-router';
-import { patiently } from '../ground/later';
+import { orPageAnew } from '../ground/later';
 import { Shell } from './shell';
 import { NotThere, Trouble } from '../controls/trouble';
 
 /** A screen that is loaded when somebody goes there. */
 const screen = (load: () => Promise<React.ComponentType>) => async () => ({
-  Component: await patiently(load),
+  Component: await orPageAnew(load, () => {
+    // The address stands in the browser only when its screen is there.
+    const { pathname, search } = router.state.navigation.location ?? router.state.location;
+    return pathname + search;
+  }),
 });
 const edgeScreen = screen(async () => (await import('../screens/edge/edge-screen')).EdgeScreen);
 

@@ -1,5 +1,6 @@
 import type { ComponentType } from 'react';
-import { later, patiently } from '../../ground/later';
+import { later } from '../../ground/later';
+import { patiently } from '../../ground/patiently';
 import type { Lengths } from '../../../core/measure/lengths';
 import { servesPurpose } from '../../../core/finish/nature';
 import type { FoldPlan } from '../../../core/finish/fold-plan';

@@ -1,4 +1,4 @@
-import { patiently } from './later';
+import { patiently } from './patiently';
 
 const away = () => Promise.reject(new TypeError('Failed to fetch'));
 const there = () => Promise.resolve(new Response('{}'));
