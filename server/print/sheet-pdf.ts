@@ -10,7 +10,7 @@ const ptPerMm = 72 / 25.4;
  * @param fontFile a font with the letters people use in names
  */
 export function sheetPdf(
-  { pageMm, strokes, words }: PrintedSheet,
+  { pageMm, strokes, fills = [], words }: PrintedSheet,
   fontFile: string,
 ): Promise<Buffer> {
   const [width, height] = pageMm;
@@ -37,7 +37,11 @@ export function sheetPdf(
       .lineTo(to[0] * ptPerMm, to[1] * ptPerMm)
       .stroke();
   }
-  document.font(fontFile).fillColor('#000');
+  document.fillColor('#000');
+  for (const { xMm, yMm, widthMm, heightMm } of fills) {
+    document.rect(xMm * ptPerMm, yMm * ptPerMm, widthMm * ptPerMm, heightMm * ptPerMm).fill();
+  }
+  document.font(fontFile);
   for (const { at, text, sizeMm, middle, mostMm } of words) {
     document.fontSize(sizeMm * ptPerMm);
     const long = document.widthOfString(text);

@@ -1,3 +1,4 @@
+import type { RectMm } from '../../core/eye/rectify';
 import type { Gauge } from '../../core/fold/gauge';
 import { formatDecimal, formatInchFraction } from '../../core/measure/format-length';
 
@@ -23,6 +24,8 @@ export interface Words {
 export interface PrintedSheet {
   readonly pageMm: readonly [number, number];
   readonly strokes: readonly Stroke[];
+  /** What is printed black all over. */
+  readonly fills?: readonly RectMm[];
   readonly words: readonly Words[];
 }
 

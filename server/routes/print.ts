@@ -1,5 +1,6 @@
 import { Router, type Response } from 'express';
 import * as z from 'zod';
+import { scrapCard, type CardKind } from '../../core/eye/card';
 import { pageSizesMm, type PageSize } from '../../core/fold/gauge';
 import { cutStrip, stripWays } from '../../core/strip/cut';
 import { usualJoinSeamMm, usualPieceMm } from '../../core/strip/needed';
@@ -10,6 +11,7 @@ import { Refusal, parseBody } from '../http/refusal';
 import { marksSheet } from '../print/marks-sheet';
 import { sheetPdf } from '../print/sheet-pdf';
 import { gaugeSheet } from '../print/gauge-sheet';
+import { scrapCardSheet } from '../print/scrap-card-sheet';
 import { stripSheet } from '../print/strip-sheet';
 import { workSheetPdf, type PrintedWork } from '../print/work-sheet';
 import { orderOfProject } from './garments';
@@ -21,6 +23,12 @@ import type { Store } from '../store/store';
 const pages = Object.keys(pageSizesMm) as [PageSize, ...PageSize[]];
 const query = z.strictObject({
   page: z.enum(pages, { error: `A page is ${pages.join(' or ')}.` }).default('a4'),
+});
+
+const cardKinds = ['window', 'wrap'] as const satisfies readonly CardKind[];
+const cardQuery = z.strictObject({
+  ...query.shape,
+  kind: z.enum(cardKinds, { error: `A card is ${cardKinds.join(' or ')}.` }).default('window'),
 });
 
 const side = z.coerce.number().min(10).max(50_000).optional();
@@ -117,6 +125,25 @@ export function printRoutes(store: Store, fontFile: string): Router {
     const { id } = request.params;
     const work = await orderOfProject(store, id);
     await sendWork(response, await printedGarment(store, id, work), { ...request.query });
+  });
+
+  router.get('/print/scrap-card.:format', async (request, response) => {
+    const { format } = request.params;
+    if (format !== 'pdf' && format !== 'svg' && format !== 'json') {
+      throw new Refusal(404, 'not-found', 'A scrap card comes as .pdf, .svg or .json.');
+    }
+    const { page, kind } = parseBody(cardQuery, { ...request.query });
+    const card = scrapCard(page, kind);
+    if (format === 'json') {
+      const [widthMm, heightMm] = card.pageMm;
+      const { window, marks, rule } = card;
+      response.json({ page: { name: page, widthMm, heightMm }, kind, window, marks, rule });
+      return;
+    }
+    const sheet = scrapCardSheet(card);
+    response.set('Content-Disposition', `inline; filename="scrap-card-${page}.${format}"`);
+    if (format === 'svg') response.type('image/svg+xml').send(sheetSvg(sheet));
+    else response.type('application/pdf').send(await sheetPdf(sheet, fontFile));
   });
 
   router.get('/edges/:id/marks.:format', async (request, response) => {

@@ -1,0 +1,146 @@
+import seedrandom from 'seedrandom';
+import { cornersOf, type ScrapCard } from './card';
+import type { GreyImage } from './grey';
+import { homographyOf, type Homography, type Place } from './homography';
+import { fieldsOf } from './marks';
+
+// Asked for at every pixel.
+const { floor, max, min } = Math;
+
+/** How a picture is taken. */
+export interface Shot {
+  readonly width: number;
+  readonly height: number;
+  /** Where the window’s corners come to lie, px. */
+  readonly windowPx: readonly Place[];
+  /** Spread of the blur, px. */
+  readonly blurPx?: number;
+  /** Spread of the noise, greys. */
+  readonly noise?: number;
+  /** How much darker the right side is than the left, as a share. */
+  readonly falloff?: number;
+  readonly black?: number;
+  readonly white?: number;
+  readonly seed?: string;
+}
+
+/** What the card is printed with at a place, 0 black to 1 white; the scrap lies in the window. */
+export type Printed = (place: Place) => number;
+
+/** A card as it is printed. @param scrap what lies in the window, by mm of the page */
+export function printedCard(card: ScrapCard, scrap: Printed = () => 0.7): Printed {
+  const marks = card.marks.map((mark) => ({ ...mark, fields: fieldsOf(mark.code) }));
+  const { xMm, yMm, widthMm, heightMm } = card.window;
+  const least = min(...marks.map((mark) => mark.yMm));
+  const most = max(...marks.map((mark) => mark.yMm + mark.heightMm));
+  return (place) => {
+    const [x, y] = place;
+    if (x >= xMm && x < xMm + widthMm && y >= yMm && y < yMm + heightMm) return scrap(place);
+    // Between the marks there is nothing to look for.
+    if (y < least || y > most) return 1;
+    for (const mark of marks) {
+      const [across, down] = [(x - mark.xMm) / mark.widthMm, (y - mark.yMm) / mark.heightMm];
+      if (across < 0 || across >= 1 || down < 0 || down >= 1) continue;
+      const { fields } = mark;
+      return fields[floor(down * fields.length)]![floor(across * fields.length)] ? 0 : 1;
+    }
+    return 1;
+  };
+}
+
+/** One pass of a bell curve along rows or columns. */
+function softened(
+  from: ArrayLike<number>,
+  [width, height]: readonly [number, number],
+  bell: readonly number[],
+  isAcross: boolean,
+): Float32Array {
+  const reach = (bell.length - 1) / 2;
+  const to = new Float32Array(from.length);
+  for (let y = 0; y < height; y++) {
+    for (let x = 0; x < width; x++) {
+      let value = 0;
+      for (let k = -reach; k <= reach; k++) {
+        const column = isAcross ? min(width - 1, max(0, x + k)) : x;
+        const row = isAcross ? y : min(height - 1, max(0, y + k));
+        value += bell[k + reach]! * from[row * width + column]!;
+      }
+      to[y * width + x] = value;
+    }
+  }
+  return to;
+}
+
+/** Blurs by a bell curve, rows and then columns. */
+function blurred({ width, height, grey }: GreyImage, spread: number): GreyImage {
+  if (spread < 0.05) return { width, height, grey };
+  const reach = Math.ceil(spread * 3);
+  const plain = Array.from({ length: 2 * reach + 1 }, (_, i) =>
+    Math.exp(-((i - reach) ** 2) / (2 * spread * spread)),
+  );
+  const sum = plain.reduce((a, b) => a + b, 0);
+  const bell = plain.map((value) => value / sum);
+  const both = softened(softened(grey, [width, height], bell, true), [width, height], bell, false);
+  return { width, height, grey: Uint8Array.from(both, (value) => value + 0.5) };
+}
+
+/** A picture of a card, with its map from mm to px. */
+export function pictureOf(
+  card: ScrapCard,
+  printed: Printed,
+  shot: Shot,
+): { readonly picture: GreyImage; readonly toPicture: Homography } {
+  const { width, height, windowPx, black = 30, white = 225, falloff = 0, noise = 0 } = shot;
+  const toPicture = homographyOf(cornersOf(card.window), windowPx)!;
+  const toCard = homographyOf(windowPx, cornersOf(card.window))!;
+  const random = seedrandom(shot.seed ?? 'card');
+  const grey = new Uint8Array(width * height);
+  const [w, h] = card.pageMm;
+  const place: [number, number] = [0, 0];
+  const light = (x: number, y: number): number => {
+    const far = toCard[6]! * x + toCard[7]! * y + 1;
+    place[0] = (toCard[0]! * x + toCard[1]! * y + toCard[2]!) / far;
+    place[1] = (toCard[3]! * x + toCard[4]! * y + toCard[5]!) / far;
+    const onPage = place[0] >= 0 && place[1] >= 0 && place[0] < w && place[1] < h;
+    return onPage ? printed(place) : 0.4;
+  };
+  for (let y = 0; y < height; y++) {
+    for (let x = 0; x < width; x++) {
+      // Four looks a pixel: print has no stairs.
+      const sum =
+        light(x + 0.25, y + 0.25) +
+        light(x + 0.75, y + 0.25) +
+        light(x + 0.25, y + 0.75) +
+        light(x + 0.75, y + 0.75);
+      grey[y * width + x] =
+        (black + ((white - black) * sum) / 4) * (1 - (falloff * x) / width) + 0.5;
+    }
+  }
+  const soft = blurred({ width, height, grey }, shot.blurPx ?? 0);
+  if (noise === 0) return { picture: soft, toPicture };
+  const noisy = soft.grey.map((value) => {
+    const bell = random.quick() + random.quick() + random.quick() + random.quick() - 2;
+    return min(255, max(0, value + noise * bell * Math.sqrt(3)));
+  });
+  return { picture: { width, height, grey: noisy }, toPicture };
+}
+
+/** The window’s corners in a picture: looked at from a side, turned, as large as asked. */
+export function windowSeen(
+  card: ScrapCard,
+  { pxPerMm, tilt = 0, turn = 0, at }: { pxPerMm: number; tilt?: number; turn?: number; at: Place },
+): Place[] {
+  const { window } = card;
+  const [mx, my] = [window.xMm + window.widthMm / 2, window.yMm + window.heightMm / 2];
+  const [cos, sin] = [Math.cos(tilt), Math.sin(tilt)];
+  const awayMm = 350;
+  return cornersOf(window).map(([x, y]): Place => {
+    const [dx, dy] = [x - mx, y - my];
+    const [tx, ty] = [
+      dx * Math.cos(turn) - dy * Math.sin(turn),
+      dx * Math.sin(turn) + dy * Math.cos(turn),
+    ];
+    const near = awayMm / (awayMm + ty * sin);
+    return [at[0] + tx * pxPerMm * near, at[1] + ty * cos * pxPerMm * near];
+  });
+}

@@ -1,0 +1,20 @@
+/** The part of the library of coded marks that is used; it comes without types. */
+declare module 'js-aruco2' {
+  interface Marker {
+    readonly id: number;
+    readonly hammingDistance: number;
+    /** Clockwise from the mark’s own upper left corner, px. */
+    readonly corners: readonly { readonly x: number; readonly y: number }[];
+  }
+  const AR: {
+    Dictionary: new (name: string) => { readonly codeList: readonly string[] };
+    Detector: new (config: {
+      readonly dictionaryName: string;
+      readonly maxHammingDistance: number;
+    }) => {
+      detectImage(width: number, height: number, rgba: Uint8Array | Uint8ClampedArray): Marker[];
+    };
+  };
+  const aruco: { readonly AR: typeof AR };
+  export default aruco;
+}

@@ -1,0 +1,197 @@
+import fc from 'fast-check';
+import seedrandom from 'seedrandom';
+import { Impossible } from '../impossible';
+import { cornersOf, scrapCard } from './card';
+import { pictureOf, printedCard, windowSeen, type Printed, type Shot } from './eye.fixture';
+import { greyOf, type GreyImage } from './grey';
+import { homographyOf, mapped, type Place } from './homography';
+import { locateCard } from './locate';
+import { fieldsOf, mirrored } from './marks';
+import { rectified } from './rectify';
+
+const card = scrapCard('a4');
+const size = { width: 1200, height: 900 };
+const seen = (more: Partial<Shot> & Partial<Parameters<typeof windowSeen>[1]> = {}) => {
+  const { pxPerMm = 7.2, tilt = 0.2, turn = 0.05, at = [610, 450], ...shot } = more;
+  const windowPx = windowSeen(card, { pxPerMm, tilt, turn, at });
+  return { ...size, windowPx, ...shot };
+};
+const why = (picture: GreyImage): string => {
+  try {
+    locateCard(picture);
+  } catch (error) {
+    if (error instanceof Impossible) return error.issues[0]!.code!;
+    throw error;
+  }
+  return 'found';
+};
+
+test('grey is what the eye makes of colours, on white where nothing is', () => {
+  const rgba = Uint8Array.from([255, 255, 255, 255, 0, 255, 0, 255, 0, 0, 255, 255, 9, 9, 9, 0]);
+  const { width, height, grey } = greyOf(rgba, 2);
+  expect([width, height, ...grey]).toEqual([2, 2, 255, 182, 18, 255]);
+});
+
+describe('a projective map', () => {
+  const corner = (x: number, y: number) =>
+    fc.tuple(
+      fc.double({ min: x - 8, max: x + 8, noNaN: true }),
+      fc.double({ min: y - 8, max: y + 8, noNaN: true }),
+    );
+  const quad = fc.tuple(corner(0, 0), corner(40, 0), corner(40, 30), corner(0, 30));
+
+  test('takes each of four corners where it belongs, and back', () => {
+    fc.assert(
+      fc.property(quad, quad, fc.double({ min: 1, max: 1000, noNaN: true }), (from, to, far) => {
+        const there = to.map(([x, y]): Place => [x * far, y * far]);
+        const h = homographyOf(from, there)!;
+        const back = homographyOf(there, from)!;
+        from.forEach((place, i) => {
+          const [x, y] = mapped(h, place);
+          expect(Math.hypot(x - there[i]![0], y - there[i]![1])).toBeLessThan(1e-6 * far);
+        });
+        const middle: Place = [20, 15];
+        const [x, y] = mapped(back, mapped(h, middle));
+        expect(Math.hypot(x - 20, y - 15)).toBeLessThan(1e-6);
+      }),
+    );
+  });
+
+  test('three corners, or four of which three lie in a line, have none', () => {
+    const line: Place[] = [
+      [0, 0],
+      [1, 0],
+      [2, 0],
+      [3, 0],
+    ];
+    expect(homographyOf(line.slice(0, 3), line.slice(0, 3))).toBeNull();
+    expect(homographyOf(line, line)).toBeNull();
+  });
+});
+
+describe('the card', () => {
+  test('every mark lies on the page, off the window, and reads otherwise when it is turned', () => {
+    for (const page of ['a4', 'letter'] as const) {
+      for (const kind of ['window', 'wrap'] as const) {
+        const { marks, window, pageMm, rule } = scrapCard(page, kind);
+        for (const { xMm, yMm, widthMm, heightMm } of [...marks, window]) {
+          expect(xMm).toBeGreaterThan(10);
+          expect(yMm).toBeGreaterThan(10);
+          expect(xMm + widthMm).toBeLessThan(pageMm[0] - 10);
+          expect(yMm + heightMm).toBeLessThan(pageMm[1] - 10);
+        }
+        for (const mark of marks) {
+          const clear =
+            mark.xMm + mark.widthMm < window.xMm || mark.xMm > window.xMm + window.widthMm;
+          expect(clear).toBe(true);
+          const fields = fieldsOf(mark.code);
+          const turned = fields.map((row, y) => row.map((_, x) => fields[7 - x]![y]!));
+          expect(turned).not.toEqual(fields);
+        }
+        expect(rule.lengthMm).toBe(50);
+      }
+    }
+  });
+
+  test('is found however it lies, to a tenth of a millimetre', () => {
+    const shots = fc.record({
+      tilt: fc.double({ min: -0.5, max: 0.5, noNaN: true }),
+      turn: fc.double({ min: -Math.PI, max: Math.PI, noNaN: true }),
+      pxPerMm: fc.double({ min: 6.6, max: 8, noNaN: true }),
+      blurPx: fc.double({ min: 0, max: 1.5, noNaN: true }),
+      noise: fc.double({ min: 0, max: 12, noNaN: true }),
+      falloff: fc.double({ min: 0, max: 0.5, noNaN: true }),
+    });
+    const square = { width: 1300, height: 1300 };
+    fc.assert(
+      fc.property(shots, ({ tilt, turn, pxPerMm, ...shot }) => {
+        const windowPx = windowSeen(card, { pxPerMm, tilt, turn, at: [650, 650] });
+        const { picture } = pictureOf(card, printedCard(card), { ...square, windowPx, ...shot });
+        const found = locateCard(picture);
+        cornersOf(card.window).forEach((corner, i) => {
+          const [x, y] = mapped(found.toPicture, corner);
+          const [tx, ty] = windowPx[i]!;
+          expect(Math.hypot(x - tx, y - ty) / found.pxPerMm).toBeLessThan(0.1);
+        });
+        expect(found.offMm).toBeLessThan(0.15);
+        // Nearly straight down the angle hardly shows.
+        const degrees = (Math.abs(tilt) * 180) / Math.PI;
+        expect(Math.abs(found.tiltDegrees - degrees)).toBeLessThan(degrees > 12 ? 4 : 12);
+      }),
+      { numRuns: 4 },
+    );
+  }, 120_000);
+
+  test('lies flat under the eye afterwards: bars a millimetre apart stay so', () => {
+    const bars: Printed = ([x]) => (Math.floor((x - card.window.xMm) * 2) % 2 === 0 ? 0.2 : 0.9);
+    const { picture } = pictureOf(card, printedCard(card, bars), seen({ noise: 5, tilt: 0.35 }));
+    const { toPicture } = locateCard(picture);
+    const flat = rectified(picture, toPicture, card.window, 10)!;
+    expect([flat.width, flat.height]).toEqual([1000, 600]);
+    for (const row of [30, 300, 570]) {
+      const dark: number[] = [];
+      for (let mm = 5; mm < 95; mm++) {
+        const grey = (at: number) => flat.grey[row * flat.width + Math.round(at * 10)]!;
+        if (grey(mm + 0.25) < grey(mm + 0.75) - 40) dark.push(mm);
+      }
+      expect(dark).toHaveLength(90);
+    }
+  });
+
+  test('stops where it is told to', () => {
+    const { picture } = pictureOf(card, printedCard(card), seen());
+    const { toPicture } = locateCard(picture);
+    let rows = 0;
+    expect(rectified(picture, toPicture, card.window, 10, () => ++rows < 5)).toBeNull();
+    expect(rows).toBe(5);
+  });
+});
+
+describe('what is wrong with a picture is said, and nothing is measured', () => {
+  const plain = printedCard(card);
+  /** Cloth over marks, 5 mm beyond them. */
+  const covering = (...corners: number[]): Printed => {
+    const under = corners.map((i) => card.marks[i]!);
+    return (place) => {
+      const [x, y] = place;
+      for (const { xMm, yMm, widthMm } of under) {
+        const [right, low] = [x - xMm, y - yMm];
+        if (right > -5 && right < widthMm + 5 && low > -5 && low < widthMm + 5) return 0.5;
+      }
+      return plain(place);
+    };
+  };
+
+  test('no marks, three marks, a mirror', () => {
+    const blank = { ...size, grey: new Uint8Array(size.width * size.height).fill(180) };
+    expect(why(blank)).toBe('no-marks');
+    const random = seedrandom('noise');
+    const noise = new Uint8Array(400 * 300).map(() => random.quick() * 256);
+    expect(why({ width: 400, height: 300, grey: noise })).toBe('no-marks');
+    const { picture: three } = pictureOf(card, covering(2), seen());
+    expect(() => locateCard(three)).toThrow(
+      'Only 3 of the card’s four marks are to be seen; the bottom right one is covered',
+    );
+    const { picture: two } = pictureOf(card, covering(0, 1), seen());
+    expect(() => locateCard(two)).toThrow('the top left and top right ones are covered');
+    const { picture } = pictureOf(card, plain, seen());
+    expect(why(mirrored(picture))).toBe('mirrored');
+    expect(why(picture)).toBe('found');
+  });
+
+  test('too small, too dark, a blur, looked at from the side, bent', () => {
+    expect(why(pictureOf(card, plain, seen({ pxPerMm: 5 })).picture)).toBe('too-small');
+    expect(why(pictureOf(card, plain, seen({ black: 20, white: 52 })).picture)).toBe('too-dark');
+    expect(why(pictureOf(card, plain, seen({ blurPx: 2.4 })).picture)).toBe('blurred');
+    expect(
+      why(
+        pictureOf(card, plain, seen({ tilt: 1, pxPerMm: 9.4, width: 1700, at: [850, 450] }))
+          .picture,
+      ),
+    ).toBe('too-steep');
+    // Along the middle it is lifted: what lies there seems to lie elsewhere.
+    const bent: Printed = ([x, y]) =>
+      plain([x, y + 2.4 * Math.sin(((x - 30) / 150) * 2 * Math.PI)]);
+    expect(why(pictureOf(card, bent, seen()).picture)).toBe('bent');
+  });
+});
