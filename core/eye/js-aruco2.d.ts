@@ -6,15 +6,17 @@ declare module 'js-aruco2' {
     /** Clockwise from the mark’s own upper left corner, px. */
     readonly corners: readonly { readonly x: number; readonly y: number }[];
   }
-  const AR: {
-    Dictionary: new (name: string) => { readonly codeList: readonly string[] };
-    Detector: new (config: {
-      readonly dictionaryName: string;
-      readonly maxHammingDistance: number;
-    }) => {
-      detectImage(width: number, height: number, rgba: Uint8Array | Uint8ClampedArray): Marker[];
+  interface Library {
+    readonly AR: {
+      readonly Dictionary: new (name: string) => { readonly codeList: readonly string[] };
+      readonly Detector: new (config: {
+        readonly dictionaryName: string;
+        readonly maxHammingDistance: number;
+      }) => {
+        detectImage(width: number, height: number, rgba: Uint8Array | Uint8ClampedArray): Marker[];
+      };
     };
-  };
-  const aruco: { readonly AR: typeof AR };
+  }
+  const aruco: Library;
   export default aruco;
 }
