@@ -82,38 +82,12 @@ export function mapped(h: Homography, [x, y]: Place): Place {
   return [(h[0]! * x + h[1]! * y + h[2]!) / w, (h[3]! * x + h[4]! * y + h[5]!) / w];
 }
 
-/** How a plane lies before a camera, as far as its map tells without knowing the lens. */
-export interface Tilt {
-  /** Times by which a length at one place of the plane is larger than at another, at most. */
-  readonly stretch: number;
-  /** Px in the picture for one unit of the plane, at its middle. */
-  readonly pxPerUnit: number;
-  /** Whether it is seen from behind. */
-  readonly isMirrored: boolean;
-}
-
-/** The area by which a map takes a unit square at a place, with its sign. */
-function areaAt(h: Homography, [x, y]: Place): number {
+/** Px of the picture for one unit of the plane at a place: the root of what a unit square becomes. */
+export function pxPerUnitAt(h: Homography, [x, y]: Place): number {
   const w = h[6]! * x + h[7]! * y + h[8]!;
   const det =
     h[0]! * (h[4]! * h[8]! - h[5]! * h[7]!) -
     h[1]! * (h[3]! * h[8]! - h[5]! * h[6]!) +
     h[2]! * (h[3]! * h[7]! - h[4]! * h[6]!);
-  return det / w ** 3;
-}
-
-/** @param corners of what is looked at, in the plane’s unit */
-export function tiltOf(h: Homography, corners: readonly Place[]): Tilt {
-  const areas = corners.map((corner) => areaAt(h, corner));
-  const n = corners.length;
-  const middle: Place = [
-    corners.reduce((sum, [x]) => sum + x, 0) / n,
-    corners.reduce((sum, [, y]) => sum + y, 0) / n,
-  ];
-  const sizes = areas.map((area) => Math.sqrt(Math.abs(area)));
-  return {
-    stretch: Math.max(...sizes) / Math.min(...sizes),
-    pxPerUnit: Math.sqrt(Math.abs(areaAt(h, middle))),
-    isMirrored: areaAt(h, middle) < 0,
-  };
+  return Math.sqrt(Math.abs(det / w ** 3));
 }

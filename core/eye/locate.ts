@@ -2,7 +2,7 @@ import { Impossible, refusal } from '../impossible';
 import type { PageSize } from '../fold/gauge';
 import { cornersOf, kindOfCode, scrapCard, type CardKind, type ScrapCard } from './card';
 import type { GreyImage } from './grey';
-import { homographyOf, mapped, tiltOf, type Homography, type Place } from './homography';
+import { homographyOf, mapped, pxPerUnitAt, type Homography, type Place } from './homography';
 import { findMarks, mirrored, type FoundMark } from './marks';
 
 /** The card as it lies in a picture. */
@@ -124,7 +124,8 @@ export function locateCard(picture: GreyImage, page: PageSize = 'a4'): LocatedCa
   const toPicture = homographyOf(from, to);
   if (!toPicture)
     throw new Impossible([refusal('picture', 'no-marks', 'The marks lie in a line.')]);
-  const { pxPerUnit: pxPerMm } = tiltOf(toPicture, cornersOf(card.window));
+  const { xMm, yMm, widthMm, heightMm } = card.window;
+  const pxPerMm = pxPerUnitAt(toPicture, [xMm + widthMm / 2, yMm + heightMm / 2]);
   const offPx = from.map((place, i) => {
     const [x, y] = mapped(toPicture, place);
     return Math.hypot(x - to[i]![0], y - to[i]![1]);

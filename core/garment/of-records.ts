@@ -28,7 +28,7 @@ import {
 import { stepsOf, startingValuesOf } from '../plan/work';
 import type { EdgeWork } from './edge-tasks';
 import type { Meeting } from './garment';
-import { stepsInGarment, waysOf } from './ways-of';
+import { stepsInGarment, waysInGarment } from './in-garment';
 
 /** An edge as it is kept, as far as a garment takes it. */
 export type GarmentEdge = EdgeFacts &
@@ -138,7 +138,7 @@ export const threadOf = (
 
 function planned(edge: GarmentEdge, records: GarmentRecords): PlannedEdge | UnplannedEdge {
   const { plans, cloths, machines, feet, meets } = records;
-  const ways = waysOf(records.ways, meets, edge.id);
+  const ways = waysInGarment(records.ways, meets, edge.id);
   const missing = (path: string, message: string): UnplannedEdge => ({
     ...{ edgeId: edge.id, issues: [{ path, message }] },
   });

@@ -2,7 +2,7 @@ import { cautionSentences } from '../../core/finish/cautions';
 import type { CautionId, WorkStep } from '../../core/finish/work';
 import { changesInOrder } from '../../core/garment/own-order';
 import { orderOf } from '../../core/garment/tasks';
-import { waysOf } from '../../core/garment/ways-of';
+import { waysInGarment } from '../../core/garment/in-garment';
 import { inForce, type OrderedWork } from '../../core/garment/work-of';
 import { Impossible } from '../../core/impossible';
 import { lengthsFor, type Lengths } from '../../core/measure/lengths';
@@ -48,7 +48,7 @@ export async function printedEdge(store: Store, edgeId: string): Promise<Printed
     { edge, plan: row, cloth, strip, ...(foot && { foot }) },
     plan,
     finish,
-    waysOf(preferences.schools, project.garment?.meets ?? [], edge.id),
+    waysInGarment(preferences.schools, project.garment?.meets ?? [], edge.id),
   );
   const sheet = await store.sums.inner('sheet', {
     ...{ finish: finish.id, plan, request, samples, carried, settings: row.settings },

@@ -1,6 +1,6 @@
 import { useLayoutEffect, useMemo } from 'react';
 import type { AttemptRecord } from '../../contract/records';
-import { waysOf } from '../../core/garment/ways-of';
+import { waysInGarment } from '../../core/garment/in-garment';
 import { finishById } from '../../core/finish/catalogue';
 import type { Finish } from '../../core/finish/finish';
 import type { SewingPlan } from '../../core/finish/sewing-plan';
@@ -93,7 +93,11 @@ export function useKept(edgeId: string): KeptState {
       ...{ finish, plan, records },
       proposed: stored?.finish === null,
       everyAttempt: attempts.data ?? noScraps,
-      ways: waysOf(preferences.data?.schools ?? noWays, project.data?.garment?.meets ?? [], of.id),
+      ways: waysInGarment(
+        preferences.data?.schools ?? noWays,
+        project.data?.garment?.meets ?? [],
+        of.id,
+      ),
       acceptedShare: (preferences.data?.acceptedPercent ?? 2) / 100,
     };
   }, [

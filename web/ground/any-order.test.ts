@@ -122,6 +122,9 @@ test('whatever comes in whatever order, every change of one’s own is stored in
         await jest.advanceTimersByTimeAsync(one.do === 'wait' ? 1600 : 1);
         // What one did is on the screen from then on, whatever arrives.
         expect(shown()).toMatchObject(left && shown()['w'] !== 7 ? { ...mine, w: 0 } : mine);
+        for (const [step, on] of ticks) {
+          expect([step, shown().ticks.includes(step)]).toEqual([step, on]);
+        }
       }
       for (let i = 0; i < 200 && (writer.pending || server.calls.length > 0); i++) {
         server.answer(0);

@@ -1,41 +1,9 @@
 import type { QueryClient } from '@tanstack/react-query';
 import { ApiError, Unreachable, send } from './api';
 import type { Dispute } from './disputes';
+import { Copies, type Stored, type StoredFields } from './copies';
 import { basesOf, merged, type Bases, type Disputed } from './merge';
-
-type Stored = { readonly id: string; readonly version: number };
-type Patch = Record<string, unknown>;
-
-/** A change that is still to be sent: which record, and which of its fields. */
-export interface Unsent {
-  readonly key: string;
-  readonly patch: Patch;
-  /** What those fields were before, so that newer work elsewhere is seen and not written over. */
-  readonly bases?: Bases;
-}
-
-/** A change that waits, with what it was made on top of. */
-interface Waiting {
-  readonly patch: Patch;
-  readonly bases: Bases;
-}
-
-const nothing: Waiting = { patch: {}, bases: {} };
-
-/** Bases of the same fields from two places. */
-const together = (a: Bases, b: Bases): Bases =>
-  Object.fromEntries(
-    [...new Set([...Object.keys(a), ...Object.keys(b)])].map((field) => [
-      field,
-      [...(a[field] ?? []), ...(b[field] ?? [])],
-    ]),
-  );
-
-/** A change and an earlier one under it, as one. */
-const under = (later: Waiting, earlier: Waiting): Waiting => ({
-  patch: { ...earlier.patch, ...later.patch },
-  bases: { ...earlier.bases, ...later.bases },
-});
+import { nothing, together, under, type Patch, type Unsent, type Waiting } from './waiting';
 
 /** What a writer tells while it works. */
 export interface WriterEvents {
@@ -72,10 +40,14 @@ export class RecordWriter {
   private untaken: readonly Unsent[] = [];
   private held: Promise<void> = Promise.resolve();
 
+  private readonly copies: Copies;
+
   constructor(
-    private readonly cache: QueryClient,
+    cache: QueryClient,
     private readonly events: WriterEvents,
-  ) {}
+  ) {
+    this.copies = new Copies(cache);
+  }
 
   /** True while something is not yet on the server's disk. */
   get pending(): boolean {
@@ -118,8 +90,8 @@ export class RecordWriter {
     const key = `${resource}/${id}`;
     const waiting = this.waiting.get(key) ?? nothing;
     const before = together(known, { ...this.under.get(key)?.bases, ...waiting.bases });
-    const bases = basesOf(this.shown(resource, id), patch, before);
-    this.show(resource, id, (record) => ({ ...record, ...patch }));
+    const bases = basesOf(this.copies.newest(resource, id), patch, before);
+    this.copies.show(resource, id, (record) => ({ ...record, ...patch }));
     this.waiting.set(key, { patch: { ...waiting.patch, ...patch }, bases });
     if (!this.busy.has(key)) void this.work(resource, id, key);
   }
@@ -163,12 +135,12 @@ export class RecordWriter {
     const [resource = '', id = ''] = key.split('/');
     for (;;) {
       try {
-        const stored = await send<Stored & Patch>('GET', key);
+        const stored = await send<StoredFields>('GET', key);
         this.events.reachable(true);
         // What was loaded meanwhile may be newer than this answer.
-        if ((this.versionOf(resource, id) ?? 0) > stored.version) continue;
+        if ((this.copies.newest(resource, id)?.version ?? 0) > stored.version) continue;
         const rest = this.underNewer(key, { patch, bases });
-        if (rest === patch) this.cache.setQueryData([resource, id], stored);
+        if (rest === patch) this.copies.keep(resource, stored);
         this.putOn(resource, id, { patch: rest, bases }, stored);
         return;
       } catch (error) {
@@ -179,7 +151,7 @@ export class RecordWriter {
         if (!(error instanceof Unreachable)) throw error;
         this.events.reachable(false, error.said);
         // What this page kept of the record shows the change meanwhile.
-        this.show(resource, id, (record) => ({ ...record, ...patch }));
+        this.copies.show(resource, id, (record) => ({ ...record, ...patch }));
         await new Promise((again) => setTimeout(again, retryMs));
       }
     }
@@ -208,7 +180,7 @@ export class RecordWriter {
     resource: string,
     id: string,
     { patch, bases }: Waiting,
-    stored: Stored & Patch,
+    stored: StoredFields,
   ): void {
     const { mine, disputed } = merged(patch, bases, stored);
     if (Object.keys(mine).length > 0) this.changeOn(resource, id, mine, bases);
@@ -221,7 +193,7 @@ export class RecordWriter {
    * the version that came along.
    */
   private undisputed(resource: string, id: string, { patch, bases }: Waiting): Waiting {
-    const record = this.shown(resource, id);
+    const record = this.copies.newest(resource, id);
     if (!record) return { patch, bases };
     const { disputed, together: combined } = merged(patch, bases, { ...record });
     if (disputed.length > 0) this.ask(resource, id, disputed, record);
@@ -231,7 +203,7 @@ export class RecordWriter {
     );
     // What holds many things goes out with what others put into it.
     const whole = { ...kept, ...combined };
-    this.show(resource, id, (shown) => ({ ...shown, ...whole }));
+    this.copies.show(resource, id, (shown) => ({ ...shown, ...whole }));
     return { patch: whole, bases };
   }
 
@@ -267,24 +239,7 @@ export class RecordWriter {
 
   /** The record as it is on the screen by now, whatever a part of the page last saw of it. */
   latest(resource: string, id: string): Readonly<Record<string, unknown>> | undefined {
-    return this.shown(resource, id);
-  }
-
-  /** The record as it is on the screen. */
-  private shown(resource: string, id: string): (Stored & Patch) | undefined {
-    return this.copies(resource, id).reduce<(Stored & Patch) | undefined>(
-      // What nobody looks at may be older than what is on the screen.
-      (newest, copy) => (newest && newest.version >= copy.version ? newest : copy),
-      undefined,
-    );
-  }
-
-  /** A record wherever it is kept: alone, and in lists. */
-  private copies(resource: string, id: string): (Stored & Patch)[] {
-    const single = this.cache.getQueryData<Stored & Patch>([resource, id]);
-    const lists = this.cache.getQueriesData<(Stored & Patch)[]>({ queryKey: [resource, 'list'] });
-    const listed = lists.flatMap(([, records]) => records ?? []).filter((one) => one.id === id);
-    return single ? [single, ...listed] : listed;
+    return this.copies.newest(resource, id);
   }
 
   /** What the server made of one's own last change is no change of somebody else's. */
@@ -304,13 +259,13 @@ export class RecordWriter {
   private async onTop(resource: string, id: string, key: string, sent: Waiting): Promise<void> {
     this.waitAgain(key, sent);
     try {
-      const stored = await send<Stored & Patch>('GET', key);
+      const stored = await send<StoredFields>('GET', key);
       // With what was changed while it was being read.
       const whole = this.waiting.get(key) ?? nothing;
       this.waiting.delete(key);
       this.under.delete(key);
-      this.show(resource, id, () => stored);
-      this.cache.setQueryData([resource, id], stored);
+      this.copies.show(resource, id, () => stored);
+      this.copies.keep(resource, stored);
       this.putOn(resource, id, whole, stored);
     } catch (error) {
       if (error instanceof Unreachable) {
@@ -320,20 +275,9 @@ export class RecordWriter {
       }
       this.waiting.delete(key);
       this.under.delete(key);
-      await this.cache.invalidateQueries({ queryKey: [resource] });
+      await this.copies.reload(resource);
       if (error instanceof ApiError) this.events.refused(error);
     }
-  }
-
-  private show(resource: string, id: string, update: (record: Stored) => Stored): void {
-    this.cache.setQueryData<Stored>([resource, id], (record) => record && update(record));
-    this.cache.setQueriesData<Stored[]>({ queryKey: [resource, 'list'] }, (records) =>
-      records?.map((record) => (record.id === id ? update(record) : record)),
-    );
-  }
-
-  private versionOf(resource: string, id: string): number | undefined {
-    return this.shown(resource, id)?.version;
   }
 
   private async work(resource: string, id: string, key: string): Promise<void> {
@@ -347,13 +291,13 @@ export class RecordWriter {
       if (Object.keys(sent.patch).length === 0) continue;
       this.under.set(key, sent);
       try {
-        const version = this.versionOf(resource, id);
+        const version = this.copies.newest(resource, id)?.version;
         const stored = await send<Stored>('PATCH', key, { version, ...sent.patch });
         this.events.reachable(true);
         this.under.delete(key);
         this.answers.set(key, { record: stored, count: ++this.answered });
         this.knowAsStored(key, stored);
-        this.show(resource, id, () => ({ ...stored, ...this.waiting.get(key)?.patch }));
+        this.copies.show(resource, id, () => ({ ...stored, ...this.waiting.get(key)?.patch }));
         this.events.written();
       } catch (error) {
         if (error instanceof Unreachable) {
@@ -368,7 +312,7 @@ export class RecordWriter {
         }
         // What was refused is not shown over what is loaded; what was changed since goes out.
         this.under.delete(key);
-        await this.cache.invalidateQueries({ queryKey: [resource] });
+        await this.copies.reload(resource);
         if (error instanceof ApiError) this.events.refused(error);
       }
     }

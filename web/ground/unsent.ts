@@ -1,5 +1,5 @@
 import { tellTrouble, writer } from './records';
-import type { Unsent } from './record-writer';
+import type { Unsent } from './waiting';
 import { tab } from './who';
 
 /** Each tab leaves its own under its own name: none writes over what another left. */

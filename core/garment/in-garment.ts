@@ -10,7 +10,7 @@ const openSeam = ['open-seam', 'ends'];
  *
  * @param ways of the person, where a plan says nothing
  */
-export function waysOf(
+export function waysInGarment(
   ways: Readonly<Record<string, string>>,
   meets: readonly Meeting[],
   edgeId: string,
