@@ -1,3 +1,12 @@
+/**
+ * What sums ask for all the time. Looked up in the sandbox, each of them costs as much as the sum;
+ * given to every file by name, all sums here take half the time.
+ */
+const atHand = [
+  ...['Math', 'Number', 'Object', 'Array', 'Set', 'String', 'Float64Array', 'Float32Array'],
+  ...['Uint8Array', 'Uint8ClampedArray', 'Int32Array'],
+];
+
 /** The same for both: TypeScript as CommonJS, by swc. */
 const shared = {
   // The library of colours comes as modules only.
@@ -27,15 +36,19 @@ export default {
     {
       ...shared,
       displayName: 'sums and server',
+      sandboxInjectedGlobals: [...atHand, 'Infinity', 'Map'],
       testEnvironment: 'node',
       testMatch: ['<rootDir>/{core,contract,server,web}/**/*.test.ts'],
     },
     {
       ...shared,
       displayName: 'interface',
+      // The icons have an Infinity and a Map of their own.
+      sandboxInjectedGlobals: atHand,
       testEnvironment: '<rootDir>/web/testing/browser-environment.ts',
       testMatch: ['<rootDir>/web/**/*.test.tsx'],
       globalSetup: '<rootDir>/web/testing/build-first.mjs',
+      setupFiles: ['<rootDir>/web/testing/react-as-shipped.ts'],
       // Threads are the browser's; the same sums are done in the page here.
       moduleNameMapper: { '/workers/solver$': '<rootDir>/web/testing/solver-here.ts' },
     },

@@ -54,8 +54,9 @@ for (let from = 0; from < views.length; from += inOneGo) {
         await page.setViewportSize({ width, height: 844 });
         const wider = () => page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
         await expect.poll(wider, { message: `${view} at ${width}` }).toBeLessThanOrEqual(0);
-        expect(await seriousTroubles(page), `${view} at ${width}`).toEqual([]);
       }
+      // The layout farthest from the first; what lies between them is made of the same two.
+      expect(await seriousTroubles(page), `${view} at 390`).toEqual([]);
       await page.setViewportSize({ width: 1280, height: 800 });
     }
   });

@@ -26,24 +26,27 @@ function check(name, work) {
 
 const bin = (name) => join(root, 'node_modules', '.bin', name);
 
-/**
- * Checks that only read the sources; as many beside each other as there are processors. What a check
- * of the same contents found is kept where checking again could find nothing else; the linter asks
- * for types across files, and looks at all of them each time.
- */
+const typesOf = (project) => [
+  ...[process.execPath, join(root, 'node_modules', 'typescript-native', 'bin', 'tsc')],
+  ...['-p', project],
+];
+
+/** Where a check of the same contents keeps what it found. */
 const kept = (name) => join(root, 'node_modules', '.cache', name);
+/**
+ * Checks that only read the sources; as many beside each other as there are processors, the longest
+ * first. Types are checked by the compiler that is a native program, and so is what a linter needs
+ * types for; the other linter's parser needs the one that is a library.
+ */
 const readings = {
-  'lint of the interface': [bin('eslint'), 'web', '--max-warnings', '0'],
-  'lint of all else': [bin('eslint'), '.', '--ignore-pattern', 'web/', '--max-warnings', '0'],
-  types: [
-    ...[bin('tsc'), '-p', 'tsconfig.json'],
-    ...['--incremental', '--tsBuildInfoFile', kept('types.json')],
-  ],
+  lint: [bin('eslint'), '.', '--max-warnings', '0'],
+  'lint by types': [bin('oxlint'), '--type-aware', '--deny-warnings', '.'],
+  types: typesOf('tsconfig.json'),
   formatting: [
     ...[bin('prettier'), '--check', '--log-level', 'warn', '.'],
     ...['--cache', '--cache-strategy', 'content', '--cache-location', kept('formatting.json')],
   ],
-  'types of the core alone': [bin('tsc'), '-p', 'core/tsconfig.json'],
+  'types of the core alone': typesOf('core/tsconfig.json'),
   'floor rules': [
     bin('depcruise'),
     ...['core', 'contract', 'server', 'web', '--output-type', 'err'],

@@ -4,6 +4,9 @@ import { needleAirMm, needleMayGo } from '../stitch/clearance';
 import { costFunction } from './cost';
 import { dialSpace, type MarginSettings, type SetUp } from './set-up';
 
+/** The cost of a setting at which the needle would meet metal. */
+const meetsMetal = Number.NaN;
+
 /** Settings whose costs differ by no more than this are taken as equally good. */
 export const tieWithin = 0.002;
 
@@ -41,7 +44,7 @@ export function solved(set: SetUp): Costed {
   const space = dialSpace(set);
   const mayGo = needleMayGo(set.stitch, set.foot, set.machine, set.needleSize);
   const costOf = costFunction(set.checks, set.beliefs, set.faultWeights);
-  // A block for each needle position: [p][W][g], NaN where the needle would meet metal.
+  // A block for each needle position: [p][W][g].
   const costs = new Float64Array(
     space.needlePosition.length * space.width.length * space.guide.length,
   );
@@ -55,7 +58,7 @@ export function solved(set: SetUp): Costed {
           const cost = costOf(widthMm, needlePositionMm, guideMm);
           costs[i] = cost;
           if (cost < least) least = cost;
-        } else costs[i] = NaN;
+        } else costs[i] = meetsMetal;
         i++;
       }
     }
@@ -67,7 +70,7 @@ export function solved(set: SetUp): Costed {
   for (const needlePositionMm of space.needlePosition) {
     for (const widthMm of space.width) {
       for (const guideMm of space.guide) {
-        const cost = costs[i++] ?? NaN;
+        const cost = costs[i++] ?? meetsMetal;
         if (!(cost <= least + tieWithin)) continue;
         // Cheaper than building a candidate for each of thousands of ties.
         if (best && Math.abs(needlePositionMm) > Math.abs(best.needlePositionMm)) continue;

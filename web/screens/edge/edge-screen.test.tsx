@@ -87,7 +87,10 @@ describe('the finish', () => {
 
   test('two or three are held side by side', async () => {
     await app.open('/edges/edge-cape/finish');
-    const tick = (name: RegExp) => click(screen.findByRole('checkbox', { name }));
+    const tick = async (name: RegExp) => {
+      await click(screen.findByRole('checkbox', { name }));
+      await screen.findByRole('checkbox', { name, checked: true });
+    };
     await tick(/^Compare Blind hem, flat edge/);
     expect(await button('Compare')).toHaveProperty('disabled', true);
     await tick(/^Compare Double turned hem/);

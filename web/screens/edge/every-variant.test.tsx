@@ -35,6 +35,7 @@ test.each(variants)(
     await app.open('/edges/edge-tabard/folds');
     await drawn('Section through the hem');
     const stageOf = () => /(\d) of (\d)/.exec(mainText())?.[0] ?? '';
+    await waitFor(() => expect(stageOf()).not.toBe(''));
     const stages = Number(stageOf().at(-1));
     for (let i = 0; i < stages; i++) fireEvent.keyDown(document.body, { key: 'ArrowLeft' });
     await waitFor(() => expect(stageOf()).toBe(`1 of ${stages}`));
