@@ -31,6 +31,7 @@ import { exchangeRoutes } from './routes/exchange';
 import { garmentRoutes } from './routes/garments';
 import { historyRoutes } from './routes/history';
 import { photoRoutes } from './routes/photos';
+import { scrapRoutes } from './routes/scrap';
 import { printRoutes } from './routes/print';
 import { recordReading, recordRoutes } from './routes/records';
 import { removedRoutes } from './routes/removed';
@@ -163,6 +164,7 @@ export function createApp(parts: AppParts, network?: FromNetwork): Express {
   api.use(sharingRoutes(parts.sharing));
   // Files are sent as they are; everything else is JSON.
   api.use(photoRoutes(store, pictures));
+  api.use(scrapRoutes(compute, pictures));
   api.use(exchangeRoutes(store, importer));
   api.use(
     requireJson,

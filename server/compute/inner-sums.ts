@@ -13,6 +13,7 @@ import { alongBestOrFirst } from '../../core/plan/ride';
 import type { Entry } from '../database/rows';
 import { wardrobe } from '../demo/wardrobe';
 import { knownFinish } from './known-finish';
+import { scrapAnswer, type ScrapAsked } from './scrap-answer';
 import type { TaughtScrap } from './taught-scrap';
 
 /** Sums that the server itself needs while it reads and writes records; too long for its thread. */
@@ -73,6 +74,9 @@ export const innerSums = {
 
   /** The demo, whose scraps are sewn by the sums themselves. */
   wardrobe: (_nothing: null): readonly Entry[] => wardrobe(),
+
+  /** What a photographed scrap shows. */
+  scrap: (asked: ScrapAsked) => scrapAnswer(asked),
 
   /** The skill along every kind of guidance. */
   skills: (scraps: readonly TaughtScrap[]): Skill[] => skillsOf(scraps),

@@ -86,6 +86,38 @@ export async function shrunkPhoto(bytes: Buffer, path = 'photo'): Promise<KeptPh
   };
 }
 
+/** A picture’s greys, upright, rows from the top. */
+export interface GreyPhoto {
+  readonly bytes: Buffer;
+  readonly widthPx: number;
+  readonly heightPx: number;
+}
+
+/** Longer than this a picture of a card shows nothing more, pixels. */
+const longestMeasuredPx = 4500;
+
+/**
+ * A picture as it is measured: upright, in greys.
+ *
+ * @throws Refusal 400 when the bytes are no picture, a torn one, or one too large to unpack
+ */
+export async function greyPhoto(bytes: Buffer, path = 'picture'): Promise<GreyPhoto> {
+  await sizeOf(bytes, path);
+  const { data, info } = await unpacked(path, () =>
+    sharp(bytes, { limitInputPixels: mostPixels, failOn: 'error', sequentialRead: true })
+      .rotate()
+      .flatten({ background: '#ffffff' })
+      .resize({
+        ...{ width: longestMeasuredPx, height: longestMeasuredPx },
+        ...{ fit: 'inside', withoutEnlargement: true },
+      })
+      .toColourspace('b-w')
+      .raw()
+      .toBuffer({ resolveWithObject: true }),
+  );
+  return { bytes: data, widthPx: info.width, heightPx: info.height };
+}
+
 /**
  * A photo that was carried out and comes back. One that is as photos are kept here, with nothing
  * hidden beside the picture, is taken byte for byte; any other is made so, as when it is sent.

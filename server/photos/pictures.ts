@@ -2,11 +2,13 @@ import { fork, type ChildProcess } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { FairQueue } from '../work/fair-queue';
 import { heard, type Told } from '../work/told-refusal';
-import { noPicture, sentPhoto, shrunkPhoto, type KeptPhoto } from './keep-photo';
+import { greyPhoto, noPicture, sentPhoto, shrunkPhoto } from './keep-photo';
 
 /** What is done with a picture. */
-export const pictureWork = { shrunk: shrunkPhoto, sent: sentPhoto };
+export const pictureWork = { shrunk: shrunkPhoto, sent: sentPhoto, grey: greyPhoto };
 export type PictureWork = keyof typeof pictureWork;
+/** What comes of it. */
+export type Pictured<W extends PictureWork> = Awaited<ReturnType<(typeof pictureWork)[W]>>;
 
 /** Unpacks pictures that somebody sent. */
 export interface Pictures {
@@ -15,13 +17,18 @@ export interface Pictures {
    * @param client whose turn it takes
    * @throws Refusal 400 when it can't be taken, 503 when too many wait
    */
-  run(work: PictureWork, bytes: Buffer, path: string, client: string): Promise<KeptPhoto>;
+  run<W extends PictureWork>(
+    work: W,
+    bytes: Buffer,
+    path: string,
+    client: string,
+  ): Promise<Pictured<W>>;
   close(): void;
 }
 
 /** In the process that asks; where there is no other, as in tests. */
 export const picturesHere: Pictures = {
-  run: (work, bytes, path) => pictureWork[work](bytes, path),
+  run: (work, bytes, path) => pictureWork[work](bytes, path) as never,
   close: () => undefined,
 };
 
@@ -65,7 +72,7 @@ export function picturesApart(file: string): Pictures {
   // Begun before anyone sends a picture: beginning a process keeps this one waiting.
   ready();
 
-  const one = (asked: PictureAsked): Promise<Told<KeptPhoto>> =>
+  const one = <W extends PictureWork>(asked: PictureAsked): Promise<Told<Pictured<W>>> =>
     new Promise((done, failed) => {
       const process = ready();
       let why = '';
@@ -85,7 +92,7 @@ export function picturesApart(file: string): Pictures {
       };
       const answered = (answer: unknown) => {
         settle();
-        done(answer as Told<KeptPhoto>);
+        done(answer as Told<Pictured<W>>);
       };
       const ended = () => {
         settle();
@@ -98,8 +105,8 @@ export function picturesApart(file: string): Pictures {
     });
 
   return {
-    async run(work, bytes, path, client) {
-      const photo = heard(await queue.run(client, () => one({ work, bytes, path })));
+    async run<W extends PictureWork>(work: W, bytes: Buffer, path: string, client: string) {
+      const photo = heard(await queue.run(client, () => one<W>({ work, bytes, path })));
       return { ...photo, bytes: Buffer.from(photo.bytes) };
     },
     close: () => child?.kill(),

@@ -7,6 +7,12 @@ import type { Asked } from './asked';
 import { FairQueue } from './fair-queue';
 import { heard, type Told } from './told-refusal';
 
+/** Who waits for a sum, where it is not the house itself. */
+export interface Waits {
+  readonly client: string;
+  readonly gone: AbortSignal;
+}
+
 /** Works out an answer of `/api/compute`, as the JSON that will be sent. */
 export interface Compute {
   /**
@@ -19,6 +25,7 @@ export interface Compute {
   inner<N extends InnerSum>(
     name: N,
     given: Parameters<(typeof innerSums)[N]>[0],
+    waits?: Waits,
   ): Promise<ReturnType<(typeof innerSums)[N]>>;
 }
 
@@ -59,7 +66,8 @@ export function computeOnThreads(file: string): Compute {
   const stays = new AbortController().signal;
   return {
     run: async (name, body, client, gone) => String(await run({ name, body }, client, gone)),
-    inner: async (name, given) => (await run({ inner: name, given }, 'the house', stays)) as never,
+    inner: async (name, given, { client, gone } = { client: 'the house', gone: stays }) =>
+      (await run({ inner: name, given }, client, gone)) as never,
   };
 }
 

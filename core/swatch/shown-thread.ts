@@ -1,9 +1,9 @@
-import type { ClothRegion, FinishMargin } from '../../core/finish/finish-margin';
-import type { SewingPlan } from '../../core/finish/sewing-plan';
-import type { DialSettings } from '../../core/kit/dial-steps';
-import { undriftedMm } from '../../core/margin/check';
-import type { SetUp } from '../../core/margin/set-up';
-import type { Swatch } from '../../core/swatch/swatch';
+import type { ClothRegion, FinishMargin } from '../finish/finish-margin';
+import type { SewingPlan } from '../finish/sewing-plan';
+import type { DialSettings } from '../kit/dial-steps';
+import { undriftedMm } from '../margin/check';
+import type { SetUp } from '../margin/set-up';
+import type { Swatch } from './swatch';
 
 /** A blind hem opened out and pressed is plain cloth. */
 export const openedOut: readonly ClothRegion[] = [

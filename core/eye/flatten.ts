@@ -1,0 +1,142 @@
+import type { ScaledImage } from './grey';
+
+// Asked for at every pixel.
+const { max, min, round } = Math;
+
+/** A picture of numbers that may be below 0, rows from the top. */
+export interface Field {
+  readonly width: number;
+  readonly height: number;
+  readonly values: Float32Array;
+  readonly pxPerMm: number;
+}
+
+/** The mean of a row or a column over `2·reach + 1` places, its border going on beyond itself. */
+function means(
+  from: Float32Array,
+  [width, height]: readonly [number, number],
+  reach: number,
+  isAcross: boolean,
+): Float32Array {
+  const to = new Float32Array(from.length);
+  const [lines, length] = isAcross ? [height, width] : [width, height];
+  const [lineStep, step] = isAcross ? [width, 1] : [1, width];
+  const share = 1 / (2 * reach + 1);
+  for (let line = 0; line < lines; line++) {
+    const start = line * lineStep;
+    let sum = 0;
+    for (let k = -reach; k <= reach; k++) {
+      sum += from[start + min(length - 1, max(0, k)) * step]!;
+    }
+    for (let i = 0; i < length; i++) {
+      to[start + i * step] = sum * share;
+      sum += from[start + min(length - 1, i + reach + 1) * step]!;
+      sum -= from[start + max(0, i - reach) * step]!;
+    }
+  }
+  return to;
+}
+
+/**
+ * The mean around every pixel, over a square. Running sums: what it costs does not grow with the
+ * square.
+ *
+ * @param sideMm of the square; below a pixel nothing is done
+ */
+export function meanAround({ width, height, values, pxPerMm }: Field, sideMm: number): Field {
+  const reach = round((sideMm * pxPerMm - 1) / 2);
+  if (reach < 1) return { width, height, values, pxPerMm };
+  const size = [width, height] as const;
+  const both = means(means(values, size, reach, true), size, reach, false);
+  return { width, height, values: both, pxPerMm };
+}
+
+/** The mean over a length down the columns alone. */
+export function averagedDown({ width, height, values, pxPerMm }: Field, lengthMm: number): Field {
+  const reach = round((lengthMm * pxPerMm - 1) / 2);
+  if (reach < 1) return { width, height, values, pxPerMm };
+  return { width, height, values: means(values, [width, height], reach, false), pxPerMm };
+}
+
+/** Light that falls unevenly changes slower than this across the cloth, mm. */
+const lightOverMm = 6;
+/** What black gives of itself, greys: no division by nothing in a shadow. */
+const blackGrey = 12;
+
+/**
+ * The picture without the light that lies on it: how much lighter or darker every pixel is than what
+ * lies around it, as a share of that. Source: docs/formulas.md, “The eye”.
+ */
+export function flattened({ width, height, grey, pxPerMm }: ScaledImage): Field {
+  const values = Float32Array.from(grey);
+  const around = meanAround({ width, height, values, pxPerMm }, lightOverMm).values;
+  for (let i = 0; i < values.length; i++) {
+    values[i] = (values[i]! - around[i]!) / (around[i]! + blackGrey);
+  }
+  return { width, height, values, pxPerMm };
+}
+
+/**
+ * How light every pixel is, as its logarithm: what lies beside an edge differs by as much in the
+ * shade as in the light.
+ */
+export function toned({ width, height, grey, pxPerMm }: ScaledImage): Field {
+  const of = Float32Array.from({ length: 256 }, (_, value) => Math.log(value + blackGrey));
+  return { width, height, pxPerMm, values: Float32Array.from(grey, (value) => of[value]!) };
+}
+
+/** A sewing thread on cloth lies so wide, mm; what is filtered for. */
+export const threadWidthMm = 0.3;
+/** How far around a thread the cloth is that it is told from, mm. */
+const besideThreadMm = 1.2;
+
+/**
+ * How much a thread’s width stands out from its surroundings, lighter above 0 and darker below:
+ * the mean over a thread’s width less that over what lies beside it.
+ */
+export function standingOut(field: Field): Field {
+  const near = meanAround(field, threadWidthMm).values;
+  const wide = meanAround(field, besideThreadMm).values;
+  const values = new Float32Array(near.length);
+  for (let i = 0; i < values.length; i++) values[i] = near[i]! - wide[i]!;
+  return { ...field, values };
+}
+
+/** A field at a place in px, between the four pixels around it; beyond its border 0. */
+export function valueAt({ width, height, values }: Field, x: number, y: number): number {
+  const left = x < 0 ? -1 : x | 0;
+  const top = y < 0 ? -1 : y | 0;
+  if (left < 0 || top < 0 || left >= width - 1 || top >= height - 1) return 0;
+  const [fx, fy] = [x - left, y - top];
+  const at = top * width + left;
+  const upper = values[at]! * (1 - fx) + values[at + 1]! * fx;
+  const lower = values[at + width]! * (1 - fx) + values[at + width + 1]! * fx;
+  return upper * (1 - fy) + lower * fy;
+}
+
+/** A field at a coarser scale: the mean of every square of px. @param times 1 leaves it as it is */
+export function coarser(field: Field, times: number): Field {
+  if (times <= 1) return field;
+  const [width, height] = [Math.floor(field.width / times), Math.floor(field.height / times)];
+  const values = new Float32Array(width * height);
+  for (let y = 0; y < height; y++) {
+    for (let x = 0; x < width; x++) {
+      let sum = 0;
+      for (let dy = 0; dy < times; dy++) {
+        const row = (y * times + dy) * field.width + x * times;
+        for (let dx = 0; dx < times; dx++) sum += field.values[row + dx]!;
+      }
+      values[y * width + x] = sum / (times * times);
+    }
+  }
+  return { width, height, values, pxPerMm: field.pxPerMm / times };
+}
+
+/** A robust spread of a field: 1.4826 times the median of how far its values lie from 0. */
+export function spreadOf(values: Float32Array): number {
+  const every = max(1, Math.floor(values.length / 20_000));
+  const far = Float32Array.from({ length: Math.floor(values.length / every) }, (_, i) =>
+    Math.abs(values[i * every]!),
+  ).sort();
+  return 1.4826 * (far[far.length >> 1] ?? 0);
+}

@@ -1,0 +1,93 @@
+import { eyeCases } from '../study/eye-cases';
+import { drawnPhoto, eyeStudy, type EyeCase } from '../study/eye-study';
+import { evenDraws } from '../swatch/draw';
+import { Impossible } from '../impossible';
+import { measureScrap } from './measure';
+
+/** A kind of photo, as coarse as it may be, so that it is drawn in a moment. */
+function kind(name: string): EyeCase {
+  const found = eyeCases().find((one) => one.name === name);
+  if (!found) throw new Error(`no case ${name}`);
+  return { ...found, pxPerMm: 10 };
+}
+const wrong = kind('blind hem, wrong side, checked, soft');
+const right = kind('blind hem, right side, coarse weave, soft');
+
+function refusalOf(work: () => unknown): string | undefined {
+  try {
+    work();
+  } catch (error) {
+    if (error instanceof Impossible) return error.issues[0]?.code;
+    throw error;
+  }
+  return 'nothing was refused';
+}
+
+test('on the wrong side every bite is found, and how deep it goes to a tenth of a millimetre', () => {
+  const seen = eyeStudy(wrong, 2, evenDraws(8));
+  expect(seen).toMatchObject({ refused: 0, withinOneShare: 1 });
+  // The last one on either side has thread on one side only.
+  expect(seen.foundShare).toBeGreaterThan(0.9);
+  expect(seen.falseFinds).toBeLessThanOrEqual(1);
+  expect(seen.depthErrorMm.median).toBeLessThan(0.08);
+  expect(seen.depthErrorMm.nineOfTen).toBeLessThan(0.15);
+  expect(seen.lengthErrorMm).toBeLessThan(0.05);
+});
+
+test('on the right side the bites that show are found, few as they are', () => {
+  const seen = eyeStudy(right, 2, evenDraws(4));
+  expect(seen.withinOneShare).toBe(1);
+  expect(seen.foundShare).toBeGreaterThan(0.8);
+  expect(seen.depthErrorMm.median).toBeLessThan(0.12);
+});
+
+test('a scrap laid the other way round measures the same', () => {
+  const photo = drawnPhoto(wrong, evenDraws(21));
+  const { width, height, grey, pxPerMm } = photo.window;
+  const turned = { width, height, pxPerMm, grey: grey.slice().reverse() };
+  const [one, other] = [photo.window, turned].map((window) => {
+    const { stitches, counts } = measureScrap(window, photo.expected)!;
+    const depths = stitches.flatMap(({ depthMm }) => (depthMm === null ? [] : [depthMm]));
+    return { counts, depths };
+  });
+  // The last bite on either side has thread on one side only, and may be left out.
+  expect(Math.abs(other!.counts!.n - one!.counts!.n)).toBeLessThanOrEqual(1);
+  expect(Math.abs(other!.counts!.short - one!.counts!.short)).toBeLessThanOrEqual(1);
+  const middle = (depths: readonly number[]) =>
+    depths.toSorted((a, b) => a - b)[depths.length >> 1]!;
+  expect(Math.abs(middle(one!.depths) - middle(other!.depths))).toBeLessThan(0.1);
+});
+
+test('where no thread is told from the cloth, nothing is counted', () => {
+  const bare = { ...wrong, look: { ...wrong.look, thread: wrong.look.cloth } };
+  const photo = drawnPhoto(bare, evenDraws(5));
+  // Cloth, stripes and the fold are there; of the stitch nothing can be seen.
+  const cloth = { ...photo.window, grey: photo.window.grey.map((_, at) => cloths(at)) };
+  expect(refusalOf(() => measureScrap(cloth, photo.expected))).toBe('no-stitch');
+  const hidden = drawnPhoto(
+    { ...right, look: { ...right.look, thread: right.look.cloth } },
+    evenDraws(5),
+  );
+  const plain = { ...hidden.window, grey: hidden.window.grey.map((_, at) => cloths(at)) };
+  expect(refusalOf(() => measureScrap(plain, hidden.expected))).toBe('no-prick');
+});
+
+/** Even noise about a middle grey, the same every time. */
+function cloths(at: number): number {
+  const mixed = Math.sin(at * 12.9898) * 43758.5453;
+  return 120 + 20 * (mixed - Math.floor(mixed));
+}
+
+test('it tells how far it is, and stops when it is told to', () => {
+  const photo = drawnPhoto(wrong, evenDraws(2));
+  const shares: number[] = [];
+  expect(
+    measureScrap(photo.window, photo.expected, (share) => {
+      shares.push(share);
+      return share < 0.4;
+    }),
+  ).toBeNull();
+  expect(shares).toEqual([...shares].sort((a, b) => a - b));
+  expect(shares.at(-1)).toBeGreaterThanOrEqual(0.4);
+  expect(shares.filter((share) => share >= 0.4)).toHaveLength(1);
+});

@@ -1,0 +1,146 @@
+import { spreadOf, type Field } from './flatten';
+import type { FoundSeam } from './find-seam';
+import { lookAlong, placedHoles, type PlacedHole } from './on-seam';
+import type { Seen } from './seen';
+import { middleOf } from './trace';
+
+const { exp, max, min, sqrt } = Math;
+
+/** A place where a bite may come out on the right side, and what is to be seen there. */
+export interface Prick extends PlacedHole {
+  /** 0 … 1. */
+  readonly shows: number;
+  /** Visible thread across the seam, mm; 0 where nothing shows. */
+  readonly shownMm: number;
+  readonly spreadMm: number;
+}
+
+const stepMm = 0.1;
+const acrossReachMm = 1.2;
+/** A bite comes out within this share of the repeat of where an even stitch has it. */
+const alongShare = 0.1;
+const mostAlongMm = 1;
+const mostShownMm = 4;
+const loudest = 2.5;
+
+/** A thread’s round ends and the blur look longer than what shows by so much, mm. */
+const roundEndsMm = 0.14;
+
+interface Find {
+  readonly log: number;
+  readonly along: number;
+  readonly from: number;
+  readonly to: number;
+}
+
+/**
+ * The likeliest piece of thread across the seam near a place: of all stretches the one whose places
+ * are likelier thread than cloth by most.
+ */
+function likeliest(
+  odds: (along: number, across: number) => number,
+  along: number,
+  across: number,
+  alongReach: number,
+): Find {
+  let best: Find = { log: -Infinity, along, from: across, to: across };
+  const far = acrossReachMm + mostShownMm / 2;
+  const count = Math.round((2 * far) / stepMm);
+  const steps = max(1, Math.round(alongReach / stepMm));
+  for (let i = -steps; i <= steps; i++) {
+    const s = along + (i / steps) * alongReach;
+    // The best stretch of a list of gains: start anew where what went before was a loss.
+    let [sum, start] = [0, 0];
+    for (let j = 0; j < count; j++) {
+      if (sum <= 0) [sum, start] = [0, j];
+      sum += odds(s, across - far + (j + 0.5) * stepMm);
+      const middle = across - far + ((start + j + 1) / 2) * stepMm;
+      const off = (middle - across) / 0.5;
+      const log = sum - (off * off) / 2;
+      if (log > best.log) {
+        best = {
+          ...{ log, along: s },
+          from: across - far + start * stepMm,
+          to: across - far + (j + 1) * stepMm,
+        };
+      }
+    }
+  }
+  return best;
+}
+
+const bell = (x: number, mean: number, spread: number) =>
+  exp(-(((x - mean) / spread) ** 2) / 2) / spread;
+
+/**
+ * Looks for a prick at every place where a bite would come out. What cloth alone shows is taken from
+ * places between them, what thread shows from the plainest pricks; a place shows one by how much
+ * likelier the second is. Source: docs/formulas.md, “The eye”.
+ */
+export function findPricks(field: Field, seen: Seen, seam: FoundSeam): Prick[] {
+  const sign = seam.lighter ? 1 : -1;
+  const look = lookAlong(field, seam);
+  const spread = spreadOf(field.values);
+  const places = placedHoles(seen, seam, field.width / field.pxPerMm).filter(
+    ({ hole }) => hole.counted,
+  );
+  const reach = min(mostAlongMm, alongShare * seam.repeatMm);
+  // Thread at its plainest near the places, to know what to look for.
+  const bright = places.map(({ alongMm, acrossMm }) => {
+    let most = 0;
+    for (let s = -reach; s <= reach; s += stepMm) {
+      for (let t = -0.6; t <= 0.6; t += stepMm) {
+        most = max(most, sign * look(alongMm + s, acrossMm + t));
+      }
+    }
+    return most;
+  });
+  const thread = max(
+    2 * spread,
+    middleOf(bright.sort((a, b) => b - a).slice(0, max(1, bright.length >> 1))) * 0.8,
+  );
+  const odds = (along: number, across: number) => {
+    const log = ((sign * look(along, across) - thread / 2) * thread) / (spread * spread) / 3;
+    return max(-loudest, min(loudest, log));
+  };
+  const finds = places.map(({ alongMm, acrossMm }) => likeliest(odds, alongMm, acrossMm, reach));
+  // The same search where no bite comes out: between the places.
+  const nothing = places.flatMap(({ alongMm, acrossMm }) =>
+    [0.25, 0.5, 0.75].map(
+      (share) => likeliest(odds, alongMm + share * seam.repeatMm, acrossMm, reach).log,
+    ),
+  );
+  const bare = {
+    mean: nothing.reduce((sum, log) => sum + log, 0) / max(1, nothing.length),
+    spread: 0,
+  };
+  bare.spread = sqrt(
+    nothing.reduce((sum, log) => sum + (log - bare.mean) ** 2, 0) / max(1, nothing.length - 1) +
+      0.25,
+  );
+  const plain = finds.map(({ log }) => log).filter((log) => log > bare.mean + 4 * bare.spread);
+  const shown = {
+    mean: plain.length > 0 ? middleOf(plain) : bare.mean + 8 * bare.spread,
+    spread: max(
+      2 * bare.spread,
+      0.4 * Math.abs(plain.length > 0 ? middleOf(plain) : 8 * bare.spread),
+    ),
+  };
+  return places.map((place, i) => {
+    const find = finds[i]!;
+    const log = min(find.log, shown.mean);
+    const likelyShown = bell(log, shown.mean, shown.spread);
+    // Of many looks the best is seen: a heavier tail than a bell’s.
+    const likelyBare =
+      bell(max(find.log, bare.mean), bare.mean, bare.spread) +
+      0.02 * bell(max(find.log, bare.mean), bare.mean, 3 * bare.spread);
+    const shows = likelyShown / (likelyShown + likelyBare);
+    return {
+      ...place,
+      ...{ alongMm: find.along, acrossMm: (find.from + find.to) / 2 },
+      shows,
+      shownMm: shows > 0.5 ? max(0.05, find.to - find.from - roundEndsMm) : 0,
+      spreadMm: 0.1,
+    };
+  });
+}

@@ -1,0 +1,236 @@
+import type { Field } from './flatten';
+import type { FoundSeam } from './find-seam';
+import { lookAlong, type LookAt } from './on-seam';
+import { middleOf, type TracedHole } from './trace';
+
+const { abs, max, sqrt } = Math;
+
+/** A line the cloth shows beside a seam: a fold, a raw edge. */
+export interface ReferenceLine {
+  /** Across at the seam’s middle, mm, and how much more with every mm along. */
+  readonly acrossMm: number;
+  readonly slope: number;
+  /** How far it stands out, in spreads of what any other line would give. */
+  readonly score: number;
+  /** How likely it is the one, in log: by how plain it is, and how near to where it should be. */
+  readonly total: number;
+  /** How far it may lie otherwise, one spread, mm. */
+  readonly spreadMm: number;
+}
+
+/** It lies within so many mm of where it would if nothing wandered. */
+const reachMm = 3;
+/** Where it usually is, one spread, mm: what a hand is off by, and the guide. */
+const usualMm = 0.7;
+/** Two lines that stand out more than this are both plain: being plainer says little more. */
+const plainEnough = 8;
+const acrossStepMm = 0.05;
+const slopes = Array.from({ length: 33 }, (_, i) => (i - 16) * 0.0025);
+/** Nearer to the thread than this, it is the thread that is seen, mm. */
+const besideThreadMm = 0.35;
+/** On either side of an edge so much cloth is compared, mm. */
+const sideMm = 0.35;
+/** A line is told from the cloth so far beside it, mm. */
+const besideLineMm = 0.3;
+/** An edge may turn between two looks, mm. */
+const alongStepMm = 0.5;
+
+/**
+ * Finds the line a seam is measured from: a step from one cloth to another, or a line darker or
+ * lighter than both, straight along the whole seam, with the thread left out.
+ *
+ * @param field how light the window is, as {@link toned} has it
+ * @returns null where nothing stands out enough
+ */
+export function referenceLine(
+  field: Field,
+  seam: FoundSeam,
+  thread: readonly TracedHole[],
+): ReferenceLine | null {
+  const look = lookAlong(field, seam);
+  const order = [...thread].sort((a, b) => a.alongMm - b.alongMm);
+  const first = order[0]?.alongMm ?? 0;
+  const last = order.at(-1)?.alongMm ?? 0;
+  const off = middleOf(
+    thread.map(({ acrossMm, hole }) => acrossMm - seam.turned[1] * hole.acrossMm),
+  );
+  const rows = Math.round((2 * reachMm) / acrossStepMm) + 1;
+  const columns = Math.max(1, Math.floor((last - first) / alongStepMm));
+  const from = off - reachMm;
+  const slack = Math.ceil((0.045 * (last - first)) / 2 / acrossStepMm) + 1;
+  const tall = rows + 2 * slack;
+  // What every place shows of a step and of a line; the thread shows nothing.
+  const [step, line] = [new Float32Array(tall * columns), new Float32Array(tall * columns)];
+  const isFree = threadFree(thread);
+  for (let column = 0; column < columns; column++) {
+    const along = first + (column + 0.5) * alongStepMm;
+    for (let row = 0; row < tall; row++) {
+      const across = from + (row - slack) * acrossStepMm;
+      if (!isFree(along, across)) continue;
+      const at = row * columns + column;
+      let sum = 0;
+      for (const beside of [0.25, 0.6, 1]) {
+        sum += look(along, across + beside * sideMm) - look(along, across - beside * sideMm);
+      }
+      step[at] = sum / 3;
+      line[at] =
+        look(along, across) -
+        (look(along, across + besideLineMm) + look(along, across - besideLineMm)) / 2;
+    }
+  }
+  let best: ReferenceLine | null = null;
+  for (const values of [step, line]) {
+    const most = 12 * typical(values);
+    for (let i = 0; i < values.length; i++) {
+      values[i] = max(-most, Math.min(most, values[i]!));
+    }
+    const sums = slopes.map((slope) => {
+      const all = new Float32Array(rows);
+      const counts = new Float32Array(rows);
+      for (let column = 0; column < columns; column++) {
+        const along = first + (column + 0.5) * alongStepMm;
+        const shift = slack + Math.round((slope * along) / acrossStepMm);
+        for (let row = 0; row < rows; row++) {
+          const value = values[(row + shift) * columns + column]!;
+          if (value !== 0) {
+            all[row]! += value;
+            counts[row]!++;
+          }
+        }
+      }
+      return { slope, all, counts };
+    });
+    // What any line would give, thread and print included.
+    const usual = typical(
+      Float32Array.from(
+        sums.flatMap(({ all, counts }) =>
+          Array.from(all, (sum, row) => (counts[row]! > 0 ? sum / sqrt(counts[row]!) : 0)),
+        ),
+      ),
+    );
+    for (const { slope, all, counts } of sums) {
+      for (let row = 0; row < rows; row++) {
+        if (counts[row]! < columns / 8) continue;
+        const acrossMm = from + row * acrossStepMm;
+        const score = abs(all[row]!) / sqrt(counts[row]!) / max(usual, 1e-9);
+        const far = (acrossMm - off) / usualMm;
+        const plain = Math.min(plainEnough, score);
+        const plainer = Math.log(score / plain);
+        const total = (plain * plain) / 2 + plainEnough * plainer - (far * far) / 2;
+        if (!best || total > best.total) {
+          best = { acrossMm, slope, score, total, spreadMm: max(0.03, 0.3 / score) };
+        }
+      }
+    }
+  }
+  if (!best || best.score < leastScore) return null;
+  const { score, spreadMm, total } = best;
+  return { ...nearer(look, isFree, best, [first, last]), score, spreadMm, total };
+}
+
+/** How far apart two greys are compared where the edge itself is looked for, mm. */
+const closeMm = 0.1;
+/** An edge lies so near to where it was first seen, mm. */
+const nearMm = 0.6;
+/** A line drawn on the cloth has two sides alike, at most so far from each other, mm. */
+const lineMm = 0.5;
+const alikeShare = 0.85;
+
+/**
+ * The same line to a few hundredths: where one cloth turns to the other the fastest, since a shadow
+ * lies on one side of a fold only; the middle, where it is a line with two sides alike.
+ */
+function nearer(
+  look: LookAt,
+  isFree: (along: number, across: number) => boolean,
+  about: Pick<ReferenceLine, 'acrossMm' | 'slope'>,
+  [first, last]: readonly [number, number],
+): Pick<ReferenceLine, 'acrossMm' | 'slope'> {
+  const count = 2 * Math.round(nearMm / acrossStepMm) + 1;
+  let best = { slope: about.slope, row: 0, turn: new Float32Array(count) };
+  let most = -1;
+  for (let i = -5; i <= 5; i++) {
+    const slope = about.slope + i * 0.0008;
+    const turn = new Float32Array(count);
+    for (let row = 0; row < count; row++) {
+      const acrossMm = about.acrossMm + (row - (count - 1) / 2) * acrossStepMm;
+      let [sum, seen] = [0, 0];
+      for (let along = first; along <= last; along += alongStepMm / 2) {
+        const across = acrossMm + slope * along;
+        if (!isFree(along, across)) continue;
+        sum += look(along, across + closeMm) - look(along, across - closeMm);
+        seen++;
+      }
+      turn[row] = seen > 0 ? sum / seen : 0;
+      // Few places that are free of thread say little, however much they differ.
+      const plain = abs(sum) / sqrt(max(1, seen));
+      if (plain > most) {
+        most = plain;
+        best = { slope, row, turn };
+      }
+    }
+  }
+  const { slope, row, turn } = best;
+  const place = (at: number) => about.acrossMm + (at - (count - 1) / 2) * acrossStepMm;
+  const reach = Math.round(lineMm / acrossStepMm);
+  let other = row;
+  for (let at = max(0, row - reach); at <= Math.min(count - 1, row + reach); at++) {
+    if (turn[at]! * turn[row]! < turn[other]! * turn[row]!) other = at;
+  }
+  const isLine = -turn[other]! * Math.sign(turn[row]!) > alikeShare * abs(turn[row]!);
+  return { slope, acrossMm: isLine ? (place(row) + place(other)) / 2 : place(peak(turn, row)) };
+}
+
+/** Where a peak really is, by a parabola through it and its neighbours. */
+function peak(values: Float32Array, at: number): number {
+  const [a, b, c] = [values[at - 1], values[at]!, values[at + 1]];
+  if (a === undefined || c === undefined) return at;
+  const bend = a - 2 * b + c;
+  return bend === 0 ? at : at + (a - c) / (2 * bend);
+}
+
+/** A line that stands out less is not told from what else is there. */
+const leastScore = 4;
+
+/** Half of all values that are not 0 are smaller than this; as a spread. */
+function typical(values: Float32Array): number {
+  const far = values
+    .filter((value) => value !== 0)
+    .map(abs)
+    .sort();
+  return 1.4826 * (far[far.length >> 1] ?? 0);
+}
+
+/** Whether a place is free of thread. */
+function threadFree(thread: readonly TracedHole[]): (along: number, across: number) => boolean {
+  const needles = [...new Set(thread.map(({ hole }) => hole.needle))];
+  const lines = needles.flatMap((needle) => {
+    const own = thread.filter(({ hole }) => hole.needle === needle);
+    return own.slice(1).map((to, i) => [own[i]!, to] as const);
+  });
+  // By whole millimetres along: of a whole seam only a line or two is near.
+  const near = new Map<number, (typeof lines)[number][]>();
+  for (const line of lines) {
+    const [from, to] = [line[0].alongMm, line[1].alongMm];
+    for (
+      let mm = Math.floor(Math.min(from, to) - 0.5);
+      mm <= Math.floor(max(from, to) + 0.5);
+      mm++
+    ) {
+      const there = near.get(mm);
+      if (there) there.push(line);
+      else near.set(mm, [line]);
+    }
+  }
+  return (along, across) => {
+    for (const [a, b] of near.get(Math.floor(along)) ?? []) {
+      const [ds, dt] = [b.alongMm - a.alongMm, b.acrossMm - a.acrossMm];
+      const length2 = ds * ds + dt * dt;
+      const [s, t] = [along - a.alongMm, across - a.acrossMm];
+      const share = length2 > 0 ? Math.min(1, max(0, (s * ds + t * dt) / length2)) : 0;
+      const [away, aside] = [s - share * ds, t - share * dt];
+      if (away * away + aside * aside <= besideThreadMm * besideThreadMm) return false;
+    }
+    return true;
+  };
+}

@@ -1,0 +1,56 @@
+import type { Penetration } from '../stitch/stitch';
+
+/** A hole of a repeat, as it would lie in the cloth if nothing wandered. */
+export interface SeenHole {
+  /** Along the seam from the start of the repeat, mm. */
+  readonly alongMm: number;
+  /** Across the seam from what the cloth is led by, mm to the machine’s right. */
+  readonly acrossMm: number;
+  readonly role: Penetration['role'];
+  /** Whether a person counts it on a scrap. */
+  readonly counted: boolean;
+  readonly needle: number;
+}
+
+/** What is to be seen of a stitch on one face of the cloth. */
+export interface Seen {
+  /** The thread from hole to hole, or only a prick across the seam where a hidden bite comes out. */
+  readonly kind: 'thread' | 'pricks';
+  /** In sewing order. */
+  readonly holes: readonly SeenHole[];
+  /** How long a repeat is by the machine’s own dial, mm. */
+  readonly repeatMm: number;
+  /** Stitch lengths in a repeat. */
+  readonly stitches: number;
+  /** What it is measured from where the cloth shows it on this face: “fold”, “raw edge”. */
+  readonly reference: string | null;
+}
+
+/** A place on a seam: along and across it, mm. */
+export type OnSeam = readonly [alongMm: number, acrossMm: number];
+
+/** What a repeat draws on the cloth: lines from place to place, each needle’s own. */
+export function linesOf({ kind, holes, repeatMm }: Seen): (readonly [OnSeam, OnSeam])[] {
+  if (kind === 'pricks') {
+    return holes
+      .filter(({ counted }) => counted)
+      .map(({ alongMm }) => [
+        [alongMm, -usualPrickMm / 2],
+        [alongMm, usualPrickMm / 2],
+      ]);
+  }
+  const needles = [...new Set(holes.map(({ needle }) => needle))];
+  return needles.flatMap((needle) => {
+    const own = holes.filter((hole) => hole.needle === needle);
+    return own.map((hole, i): readonly [OnSeam, OnSeam] => {
+      const next = own[i + 1] ?? { ...own[0]!, alongMm: own[0]!.alongMm + repeatMm };
+      return [
+        [hole.alongMm, hole.acrossMm],
+        [next.alongMm, next.acrossMm],
+      ];
+    });
+  });
+}
+
+/** As long as a prick of a hidden bite usually is, mm. Starting guess. */
+export const usualPrickMm = 0.8;

@@ -1,0 +1,220 @@
+import { spreadOf, type Field } from './flatten';
+import type { FoundSeam } from './find-seam';
+import { lookAlong, placedHoles, type LookAt, type PlacedHole } from './on-seam';
+import type { Seen } from './seen';
+
+// Asked for at every place along a thread.
+const { exp, hypot, max, min, round, sqrt } = Math;
+
+/** A hole as the picture has it. */
+export interface TracedHole extends PlacedHole {
+  /** How surely thread runs from hole to hole here: the log of how much likelier than bare cloth. */
+  readonly logOdds: number;
+  /** How far it may lie otherwise across, one spread, mm. */
+  readonly acrossSpreadMm: number;
+}
+
+/** A thread is looked at every so many mm. */
+const stepMm = 0.1;
+/** A single place can’t speak louder than this, in log: a speck is no thread. */
+const loudest = 2.5;
+/** Holes wander so far from where an even stitch has them, one spread, mm. */
+const acrossWanderMm = 0.7;
+/** And so far along, as a share of the stitch length. */
+const alongWander = 0.12;
+/** Places that are a thread’s width apart speak for themselves; nearer ones repeat each other. */
+const alike = 3;
+
+/** What thread gives in a picture and how far what is none strays. */
+interface Contrast {
+  readonly thread: number;
+  readonly spread: number;
+}
+
+/** How much likelier a line is thread than cloth, in log. */
+function logOddsOf(
+  look: LookAt,
+  { thread, spread }: Contrast,
+  from: readonly [number, number],
+  to: readonly [number, number],
+): number {
+  const [ds, dt] = [to[0] - from[0], to[1] - from[1]];
+  const count = max(1, round(hypot(ds, dt) / stepMm));
+  let sum = 0;
+  for (let i = 0; i < count; i++) {
+    const share = (i + 0.5) / count;
+    const value = look(from[0] + ds * share, from[1] + dt * share);
+    const log = ((value - thread / 2) * thread) / (spread * spread);
+    sum += max(-loudest, min(loudest, log));
+  }
+  return sum / alike;
+}
+
+/** The middle of a list of numbers. */
+export function middleOf(values: readonly number[]): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  return sorted[sorted.length >> 1] ?? 0;
+}
+
+/** What thread gives along the lines as they are placed; the upper half, since some miss it. */
+function contrastOf(look: LookAt, lines: readonly PlacedHole[][], spread: number): Contrast {
+  const values = lines.flatMap((line) =>
+    line.slice(1).flatMap((hole, i) => {
+      const before = line[i]!;
+      return [0.25, 0.5, 0.75].map((share) =>
+        look(
+          before.alongMm + (hole.alongMm - before.alongMm) * share,
+          before.acrossMm + (hole.acrossMm - before.acrossMm) * share,
+        ),
+      );
+    }),
+  );
+  const upper = values.sort((a, b) => a - b).slice(values.length >> 1);
+  return { thread: max(middleOf(upper), spread / 2), spread };
+}
+
+interface Moving {
+  readonly placed: PlacedHole;
+  along: number;
+  across: number;
+  spread: number;
+  logOdds: number;
+}
+
+/** Moves one hole to where its thread is likeliest, and sees how surely it lies there. */
+function settle(
+  look: LookAt,
+  contrast: Contrast,
+  [before, at, after]: readonly [Moving | undefined, Moving, Moving | undefined],
+  reach: { readonly alongMm: number; readonly acrossMm: number; readonly stepsMm: number },
+  wander: { readonly alongMm: number; readonly meanAcross: number },
+): void {
+  const { placed } = at;
+  const cost = (along: number, across: number) => {
+    const far = (along - placed.alongMm) / wander.alongMm;
+    const off = (across - placed.acrossMm - wander.meanAcross) / acrossWanderMm;
+    return -(far * far + off * off) / 2;
+  };
+  const likely = (along: number, across: number) => {
+    let log = 0;
+    if (before) log += logOddsOf(look, contrast, [before.along, before.across], [along, across]);
+    if (after) log += logOddsOf(look, contrast, [along, across], [after.along, after.across]);
+    return log;
+  };
+  const alongSteps = Math.round(reach.alongMm / reach.stepsMm);
+  const acrossSteps = Math.round(reach.acrossMm / reach.stepsMm);
+  let best = { log: -Infinity, along: at.along, across: at.across };
+  const tried: { across: number; log: number }[] = [];
+  for (let j = -acrossSteps; j <= acrossSteps; j++) {
+    const across = at.across + j * reach.stepsMm;
+    let most = -Infinity;
+    for (let i = -alongSteps; i <= alongSteps; i++) {
+      const along = at.along + i * reach.stepsMm;
+      const log = likely(along, across) + cost(along, across);
+      if (log > most) most = log;
+      if (log > best.log) best = { log, along, across };
+    }
+    tried.push({ across, log: most });
+  }
+  at.along = best.along;
+  at.across = best.across;
+  at.logOdds = best.log - cost(best.along, best.across);
+  let [weight, sum, square] = [0, 0, 0];
+  for (const { across, log } of tried) {
+    const share = exp(log - best.log);
+    weight += share;
+    sum += share * across;
+    square += share * across * across;
+  }
+  const mean = sum / weight;
+  at.spread = sqrt(max(square / weight - mean * mean, (reach.stepsMm / 4) ** 2));
+}
+
+/**
+ * Follows a thread from hole to hole: each hole is moved to where the two lines that meet in it are
+ * likeliest thread, weighed by how far stitches wander; from coarse to fine.
+ * Source: docs/formulas.md, “The eye”.
+ *
+ * @param field what stands out of the window, 8 px a mm or more
+ */
+export function traced(field: Field, seen: Seen, seam: FoundSeam): TracedHole[] {
+  const sign = seam.lighter ? 1 : -1;
+  const plain = lookAlong(field, seam);
+  const look: LookAt = (along, across) => sign * plain(along, across);
+  const placed = placedHoles(seen, seam, field.width / field.pxPerMm);
+  const needles = [...new Set(placed.map(({ hole }) => hole.needle))];
+  const lines = needles.map((needle) => placed.filter(({ hole }) => hole.needle === needle));
+  const spread = spreadOf(field.values);
+  const pitchMm = seam.repeatMm / seen.stitches;
+  const swings = seen.holes.some(({ acrossMm }) => acrossMm !== seen.holes[0]!.acrossMm);
+  // A straight line shows no hole; only how far across it lies.
+  const alongMm = swings ? alongWander * pitchMm : 0;
+  const rounds = [
+    { alongMm: 2 * alongMm, acrossMm: 1.5, stepsMm: 0.15 },
+    { alongMm: alongMm, acrossMm: 0.45, stepsMm: 0.09 },
+    { alongMm: alongMm / 2, acrossMm: 0.25, stepsMm: 0.04 },
+  ];
+  const moving = lines.map((line) =>
+    line.map((one): Moving => ({
+      placed: one,
+      ...{ along: one.alongMm, across: one.acrossMm },
+      ...{ spread: acrossWanderMm, logOdds: 0 },
+    })),
+  );
+  let contrast = contrastOf(look, lines, spread);
+  for (const [round, reach] of rounds.entries()) {
+    const offs = moving.flat().map(({ across, placed: { acrossMm } }) => across - acrossMm);
+    const meanAcross = round === 0 ? 0 : middleOf(offs);
+    for (const line of moving) {
+      line.forEach((at, i) => {
+        const wander = { alongMm: max(0.05, alongMm), meanAcross };
+        settle(look, contrast, [line[i - 1], at, line[i + 1]], reach, wander);
+      });
+    }
+    contrast = contrastOf(
+      look,
+      moving.map((line) =>
+        line.map(({ placed: one, along, across }) => ({
+          ...one,
+          ...{ alongMm: along, acrossMm: across },
+        })),
+      ),
+      spread,
+    );
+  }
+  return moving.flat().map(({ placed: one, along, across, logOdds, spread: own }) => ({
+    ...one,
+    ...{ alongMm: along, acrossMm: across, logOdds },
+    acrossSpreadMm: own,
+  }));
+}
+
+/** Cloth lies so far beside a thread’s middle, mm. */
+const besideMm = 0.35;
+
+/**
+ * How plainly a thread stands out on both its sides at once, in spreads of the cloth: what follows
+ * the shadow of a fold does not.
+ */
+export function plainness(field: Field, seam: FoundSeam, thread: readonly TracedHole[]): number {
+  const sign = seam.lighter ? 1 : -1;
+  const look = lookAlong(field, seam);
+  const needles = [...new Set(thread.map(({ hole }) => hole.needle))];
+  let [sum, count] = [0, 0];
+  for (const needle of needles) {
+    const own = thread.filter(({ hole }) => hole.needle === needle);
+    for (let i = 1; i < own.length; i++) {
+      const [a, b] = [own[i - 1]!, own[i]!];
+      const [ds, dt] = [b.alongMm - a.alongMm, b.acrossMm - a.acrossMm];
+      const length = max(1e-6, hypot(ds, dt));
+      const [os, ot] = [(-dt / length) * besideMm, (ds / length) * besideMm];
+      for (const share of [0.3, 0.5, 0.7]) {
+        const [s, t] = [a.alongMm + ds * share, a.acrossMm + dt * share];
+        const beside = max(sign * look(s + os, t + ot), sign * look(s - os, t - ot));
+        sum += sign * look(s, t) - beside;
+        count++;
+      }
+    }
+  }
+  return count > 0 ? sum / count / max(1e-6, spreadOf(field.values)) : 0;
+}

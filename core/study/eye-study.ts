@@ -1,0 +1,189 @@
+import { expectedOn, type Face } from '../eye/expected';
+import { measureScrap, type MeasuredScrap, type MeasuredStitch } from '../eye/measure';
+import type { Finish } from '../finish/finish';
+import type { SewingPlan } from '../finish/sewing-plan';
+import { Impossible } from '../impossible';
+import type { DialSettings } from '../kit/dial-steps';
+import { undriftedMm } from '../margin/check';
+import { marginOfPlan } from '../plan/margin-of-plan';
+import { setUpOf } from '../plan/set-up-of';
+import { startingSetting } from '../plan/starting-setting';
+import { shownThreadMm } from '../swatch/shown-thread';
+import { sewSwatch } from '../swatch/swatch';
+import { drawnScrap, photographed, type Lying, type ScrapLook } from './scrap-photo';
+
+/** A kind of photo that is drawn many times. */
+export interface EyeCase {
+  readonly name: string;
+  readonly finish: Finish;
+  readonly plan: SewingPlan;
+  readonly face: Face;
+  /** Where the machine’s length stands, mm. */
+  readonly lengthMm: number;
+  readonly look: Omit<ScrapLook, 'seed' | 'beyond'>;
+  readonly blurMm: number;
+  readonly noise: number;
+  readonly pxPerMm: number;
+}
+
+/** How well the eye sees one kind of photo. */
+export interface EyeSeen {
+  readonly photos: number;
+  /** Photos it said it can’t count on. */
+  readonly refused: number;
+  /** Of all counted stitches, those that were found where they are. */
+  readonly foundShare: number;
+  /** Finds where nothing is, for every photo that was counted. */
+  readonly falseFinds: number;
+  /** Photos whose faults are told to within one. */
+  readonly withinOneShare: number;
+  /** Of how deep a stitch lies: the middle one, and what nine of ten keep below, mm. */
+  readonly depthErrorMm: { readonly median: number; readonly nineOfTen: number };
+  /** Of the stitch length, the middle one, mm. */
+  readonly lengthErrorMm: number;
+  /** Depths that lie within the 90 % interval that was stated for them. */
+  readonly coverage: number;
+}
+
+/** A drawn photo, and what is true of it. */
+export interface DrawnPhoto {
+  readonly window: ReturnType<typeof photographed>;
+  readonly expected: ReturnType<typeof expectedOn>;
+  readonly dials: DialSettings;
+  readonly truth: readonly {
+    readonly atMm: readonly [number, number];
+    /** The counted check’s value. */
+    readonly depthMm: number;
+    /** Whether this face shows it. */
+    readonly isSeen: boolean;
+  }[];
+}
+
+const windowMm = [100, 60] as const;
+
+/** Sews a scrap, lays it into the window somehow and takes its photo. @param random 0 … 1 */
+export function drawnPhoto(it: EyeCase, random: () => number): DrawnPhoto {
+  const { finish, plan, face } = it;
+  const set = setUpOf(finish, plan);
+  const margin = marginOfPlan(finish, plan.fold.variant);
+  const start = startingSetting(finish, plan, set);
+  // One hand bites deeper, another shallower.
+  const widthMm = start.widthMm > 0 ? Math.max(0.5, start.widthMm + random() - 0.5) : 0;
+  const dials = { ...start, widthMm, lengthMm: it.lengthMm };
+  const [reference] = margin.references(plan, dials);
+  const swatch = sewSwatch(set, dials, reference, 92, Math.floor(random() * 1e9));
+  const shown = face === 'right' ? shownThreadMm(margin, set, plan, dials, swatch) : null;
+  const lying: Lying = {
+    middleMm: [50 + random() * 4 - 2, 30 + random() * 20 - 10],
+    angle: (random() - 0.5) * 0.2,
+    turned: random() < 0.5 ? [1, 1] : [-1, -1],
+  };
+  const beyond = reference.name === 'raw edge' ? 'paper' : 'under';
+  const look: ScrapLook = { ...it.look, beyond, seed: String(random()) };
+  const flat = drawnScrap(swatch, shown, look, lying, windowMm, it.pxPerMm);
+  const shot = { blurMm: it.blurMm, noise: it.noise, falloff: random() * 0.4 };
+  const check = set.checks.find(({ name }) => name === margin.countedCheck)!;
+  const [c, s] = [Math.cos(lying.angle), Math.sin(lying.angle)];
+  const counted = swatch.holes.filter(({ stitch, needle }) => stitch !== null && !needle);
+  return {
+    window: photographed(flat, { ...shot, seed: look.seed }),
+    expected: expectedOn(face, finish, plan, set, dials),
+    dials,
+    truth: counted.map(({ yMm, fromReferenceMm, stitch }) => {
+      const u = lying.turned[0] * (yMm - swatch.lengthMm / 2);
+      const v = lying.turned[1] * (shown ? 0 : fromReferenceMm);
+      const drift = swatch.stitches[stitch!]!.driftMm[check.source] ?? 0;
+      return {
+        atMm: [lying.middleMm[0] + u * c - v * s, lying.middleMm[1] + u * s + v * c],
+        depthMm: undriftedMm(check, dials) + check.k * drift,
+        isSeen: shown === null || (shown[stitch!] ?? 0) > 0,
+      };
+    }),
+  };
+}
+
+/** A find is a true stitch’s own if it lies so near, mm. */
+const nearMm = 1.2;
+const nineTenths = 1.645;
+
+interface Matched {
+  readonly errors: readonly number[];
+  readonly inside: number;
+  readonly missed: number;
+  readonly none: number;
+}
+
+function matched({ truth }: DrawnPhoto, { stitches }: MeasuredScrap): Matched {
+  const free = new Set<MeasuredStitch>(stitches.filter(({ counted }) => counted));
+  const errors: number[] = [];
+  let [inside, missed] = [0, 0];
+  for (const { atMm, depthMm, isSeen } of truth) {
+    const [nearest] = [...free].sort((a, b) => apart(a.atMm, atMm) - apart(b.atMm, atMm));
+    if (!nearest || apart(nearest.atMm, atMm) > nearMm) {
+      if (isSeen) missed++;
+      continue;
+    }
+    free.delete(nearest);
+    if (nearest.depthMm === null) {
+      if (isSeen) missed++;
+      continue;
+    }
+    const error = Math.abs(nearest.depthMm - depthMm);
+    errors.push(error);
+    if (error <= nineTenths * (nearest.depthSpreadMm ?? 0)) inside++;
+  }
+  const none = [...free].filter(({ depthMm }) => depthMm !== null).length;
+  return { errors, inside, missed, none };
+}
+
+const apart = (a: readonly [number, number], b: readonly [number, number]) =>
+  Math.hypot(a[0] - b[0], a[1] - b[1]);
+
+function shareAt(values: readonly number[], share: number): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? NaN;
+}
+
+/** Draws so many photos of a kind and sees how well they are measured. */
+export function eyeStudy(it: EyeCase, photos: number, random: () => number): EyeSeen {
+  const errors: number[] = [];
+  const lengths: number[] = [];
+  let [refused, inside, missed, none, within, seen] = [0, 0, 0, 0, 0, 0];
+  for (let i = 0; i < photos; i++) {
+    const photo = drawnPhoto(it, random);
+    const { loMm, hiMm } = photo.expected.judged;
+    let measured: MeasuredScrap;
+    try {
+      measured = measureScrap(photo.window, photo.expected)!;
+    } catch (error) {
+      if (!(error instanceof Impossible)) throw error;
+      refused++;
+      continue;
+    }
+    const found = matched(photo, measured);
+    errors.push(...found.errors);
+    inside += found.inside;
+    missed += found.missed;
+    none += found.none;
+    seen += photo.truth.filter(({ isSeen }) => isSeen).length;
+    lengths.push(Math.abs(measured.lengthMm.mean - photo.dials.lengthMm));
+    const short = photo.truth.filter(({ depthMm, isSeen }) => isSeen && depthMm < loMm).length;
+    const over = photo.truth.filter(({ depthMm }) => depthMm > hiMm).length;
+    const counts = measured.counts;
+    const isRight =
+      counts !== null &&
+      Math.abs(counts.over - over) <= 1 &&
+      (it.face === 'right' || Math.abs(counts.short - short) <= 1);
+    if (isRight) within++;
+  }
+  const counted = photos - refused;
+  return {
+    ...{ photos, refused },
+    foundShare: seen > 0 ? 1 - missed / seen : NaN,
+    falseFinds: none / Math.max(1, counted),
+    withinOneShare: within / Math.max(1, counted),
+    depthErrorMm: { median: shareAt(errors, 0.5), nineOfTen: shareAt(errors, 0.9) },
+    lengthErrorMm: shareAt(lengths, 0.5),
+    coverage: inside / Math.max(1, errors.length),
+  };
+}

@@ -1,0 +1,202 @@
+import seedrandom from 'seedrandom';
+import type { ScaledImage } from '../eye/grey';
+import type { Swatch } from '../swatch/swatch';
+
+// Asked for at every pixel.
+const { abs, ceil, cos, exp, floor, hypot, max, min, PI, sin, sqrt } = Math;
+
+/** What cloth and thread look like in a drawn picture; greys from 0 black to 1 white. */
+export interface ScrapLook {
+  readonly cloth: number;
+  readonly thread: number;
+  /** How much the weave’s yarns differ from one another, as a share of the cloth’s grey. */
+  readonly weave: number;
+  readonly print: 'plain' | 'striped' | 'checked' | 'spotted';
+  /** How dark the shadow beside a fold is, as a share. */
+  readonly shadow: number;
+  /** Beyond its edge the cloth goes on under a fold, or ends, and paper is seen. */
+  readonly beyond: 'under' | 'paper';
+  readonly seed: string;
+}
+
+/** How a scrap lies in the window. */
+export interface Lying {
+  /** Where the seam’s start lies and which way it runs, mm and radians. */
+  readonly middleMm: readonly [number, number];
+  readonly angle: number;
+  readonly turned: readonly [along: 1 | -1, across: 1 | -1];
+}
+
+const threadMm = 0.28;
+const yarnMm = 0.42;
+/** So near to a hole a thread begins to sink, mm. */
+const sunkMm = 0.35;
+
+/** Even noise of a place, the same for the same place, −1 … 1. */
+function speckle(i: number, j: number, salt: number): number {
+  const mixed = sin(i * 127.1 + j * 311.7 + salt * 74.7) * 43758.5453;
+  return 2 * (mixed - floor(mixed)) - 1;
+}
+
+/** Cloth without thread at a place in its own mm: the weave’s yarns, and what is printed on it. */
+function clothAt(look: ScrapLook, salt: number, x: number, y: number): number {
+  const [i, j] = [floor(x / yarnMm), floor(y / yarnMm)];
+  const over = (i + j) % 2 === 0;
+  const [fx, fy] = [x / yarnMm - i - 0.5, y / yarnMm - j - 0.5];
+  const round = over ? cos(fy * PI) : cos(fx * PI);
+  const yarn = over ? speckle(0, j, salt) : speckle(i, 0, salt + 1);
+  const weave = look.weave * (0.7 * (round - 0.64) + 0.3 * yarn + 0.2 * speckle(i, j, salt + 2));
+  let print = 0;
+  if (look.print === 'striped') print = sin((2 * PI * y) / 5) > 0.3 ? -0.25 : 0;
+  else if (look.print === 'checked') {
+    print = (sin((2 * PI * x) / 8) > 0.5 ? -0.15 : 0) + (sin((2 * PI * y) / 8) > 0.5 ? -0.15 : 0);
+  } else if (look.print === 'spotted') {
+    const [cx, cy] = [x - 9 * floor(x / 9 + 0.5), y - 9 * floor(y / 9 + 0.5)];
+    print = hypot(cx, cy) < 1.6 ? -0.3 : 0;
+  }
+  return look.cloth * (1 + weave + print);
+}
+
+/** A grey drawn on, with how far it covers. */
+type Canvas = { readonly image: Float32Array; readonly width: number; readonly height: number };
+
+/** Draws a piece of thread: round, twisted, with soft sides. */
+function drawThread(
+  { image, width, height }: Canvas,
+  pxPerMm: number,
+  [a, b]: readonly [readonly [number, number], readonly [number, number]],
+  grey: number,
+  isSunk: boolean,
+): void {
+  const reach = threadMm;
+  const [x0, x1] = [min(a[0], b[0]) - reach, max(a[0], b[0]) + reach].map((mm) => mm * pxPerMm);
+  const [y0, y1] = [min(a[1], b[1]) - reach, max(a[1], b[1]) + reach].map((mm) => mm * pxPerMm);
+  const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
+  const length = max(1e-6, hypot(dx, dy));
+  for (let row = max(0, floor(y0!)); row <= min(height - 1, ceil(y1!)); row++) {
+    for (let column = max(0, floor(x0!)); column <= min(width - 1, ceil(x1!)); column++) {
+      const [x, y] = [(column + 0.5) / pxPerMm - a[0], (row + 0.5) / pxPerMm - a[1]];
+      const along = min(length, max(0, (x * dx + y * dy) / length));
+      const away = hypot(x - (along * dx) / length, y - (along * dy) / length);
+      const cover = min(1, max(0, (threadMm / 2 - away) * pxPerMm + 0.5));
+      if (cover === 0) continue;
+      // At a hole the thread goes down into the cloth.
+      const sunk = min(1, min(along, length - along) / sunkMm + 0.25);
+      const side = away / (threadMm / 2);
+      const lit = 1 - 0.35 * side * side + 0.12 * sin((2 * PI * along) / 0.7 + side);
+      const at = row * width + column;
+      const there = isSunk ? cover * sunk : cover;
+      image[at] = image[at]! * (1 - there) + grey * lit * there;
+    }
+  }
+}
+
+/**
+ * A scrap as it would look from straight above: the cloth, the fold or edge its stitch was led
+ * along, and the thread; or, opened out, the pricks that show.
+ *
+ * @param shownMm visible thread at each counted stitch, where only that is to be seen
+ */
+export function drawnScrap(
+  swatch: Swatch,
+  shownMm: readonly number[] | null,
+  look: ScrapLook,
+  { middleMm, angle, turned }: Lying,
+  [widthMm, heightMm]: readonly [number, number],
+  pxPerMm: number,
+): ScaledImage {
+  const [width, height] = [Math.round(widthMm * pxPerMm), Math.round(heightMm * pxPerMm)];
+  const image = new Float32Array(width * height);
+  const salt = seedrandom(look.seed)() * 50;
+  const [c, s] = [cos(angle), sin(angle)];
+  const half = swatch.lengthMm / 2;
+  /** From the seam’s own mm to the window’s. */
+  const place = (along: number, across: number): readonly [number, number] => {
+    const [u, v] = [turned[0] * (along - half), turned[1] * across];
+    return [middleMm[0] + u * c - v * s, middleMm[1] + u * s + v * c];
+  };
+  for (let row = 0; row < height; row++) {
+    for (let column = 0; column < width; column++) {
+      const [x, y] = [(column + 0.5) / pxPerMm, (row + 0.5) / pxPerMm];
+      const [dx, dy] = [x - middleMm[0], y - middleMm[1]];
+      const across = turned[1] * (-dx * s + dy * c);
+      let grey = clothAt(look, salt, dx * c + dy * s, across + 3);
+      // What lies under the fold is in its shadow, and shows its other face.
+      if (shownMm === null && across > 0 && look.beyond === 'paper') {
+        grey = 0.97 * (1 - 0.3 * exp(-across / 0.4));
+      } else if (shownMm === null && across > 0) {
+        grey *= (1 - look.shadow * exp(-across / 0.5)) * (1 - 0.12 * (look.shadow > 0 ? 1 : 0));
+      }
+      image[row * width + column] = grey;
+    }
+  }
+  const canvas = { image, width, height };
+  if (shownMm) {
+    swatch.stitches.forEach(({ yMm }, i) => {
+      const mm = shownMm[i] ?? 0;
+      if (mm > 0)
+        drawThread(canvas, pxPerMm, [place(yMm, -mm / 2), place(yMm, mm / 2)], look.thread, false);
+    });
+  } else {
+    const needles = [...new Set(swatch.holes.map(({ needle }) => needle ?? 0))];
+    for (const needle of needles) {
+      const own = swatch.holes.filter((hole) => (hole.needle ?? 0) === needle);
+      own.slice(1).forEach((to, i) => {
+        const from = own[i]!;
+        const line = [
+          place(from.yMm, from.fromReferenceMm),
+          place(to.yMm, to.fromReferenceMm),
+        ] as const;
+        drawThread(canvas, pxPerMm, line, look.thread, true);
+      });
+    }
+  }
+  return {
+    ...{ width, height, pxPerMm },
+    grey: Uint8Array.from(image, (value) => max(0, min(255, 20 + value * 215))),
+  };
+}
+
+/** A picture as a lens and a sensor give it: blurred, noisy, lit from one side. */
+export function photographed(
+  { width, height, grey, pxPerMm }: ScaledImage,
+  shot: {
+    readonly blurMm: number;
+    readonly noise: number;
+    readonly falloff: number;
+    readonly seed: string;
+  },
+): ScaledImage {
+  const spread = shot.blurMm * pxPerMm;
+  const reach = ceil(3 * spread);
+  const bell = Array.from({ length: 2 * reach + 1 }, (_, i) =>
+    spread > 0 ? exp(-(((i - reach) / spread) ** 2) / 2) : 1,
+  );
+  const sum = bell.reduce((a, b) => a + b, 0);
+  const pass = (from: ArrayLike<number>, step: number, length: number): Float32Array => {
+    const to = new Float32Array(from.length);
+    for (let at = 0; at < from.length; at++) {
+      const place = step === 1 ? at % width : floor(at / width);
+      let value = 0;
+      for (let k = -reach; k <= reach; k++) {
+        const there = min(length - 1, max(0, place + k)) - place;
+        value += bell[k + reach]! * from[at + there * step]!;
+      }
+      to[at] = value / sum;
+    }
+    return to;
+  };
+  const soft = reach > 0 ? pass(pass(grey, 1, width), width, height) : Float32Array.from(grey);
+  const random = seedrandom(shot.seed);
+  return {
+    ...{ width, height, pxPerMm },
+    grey: Uint8Array.from(soft, (value, at) => {
+      const bellish = random.quick() + random.quick() + random.quick() + random.quick() - 2;
+      const light = 1 - shot.falloff * ((at % width) / width);
+      return max(0, min(255, value * light + shot.noise * bellish * sqrt(3) + 0.5));
+    }),
+  };
+}
+
+/** How far apart two greys are, as thread and cloth are told apart by. */
+export const contrastOf = ({ cloth, thread }: ScrapLook): number => abs(thread - cloth) / cloth;
