@@ -1,7 +1,21 @@
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
-import { defineConfig } from 'vite';
+import { defineConfig, type Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+
+/** The finder of marks is written for Node and for pages of old, by `this`; here it is a module. */
+const marksAsModule = (): Plugin => ({
+  name: 'marks-as-module',
+  transform(code, id) {
+    if (!/js-aruco2[\\/]src[\\/](aruco|cv)\.js/.test(id)) return null;
+    const isCv = id.includes('cv.js');
+    const body = code
+      .replace("var CV = this.CV || require('./cv').CV;", "import { CV } from './cv.js';")
+      .replace('this.CV = CV;', '')
+      .replace('this.AR = AR;', '');
+    return { code: body + (isCv ? '\nexport { CV };' : '\nexport default { AR };'), map: null };
+  },
+});
 
 /** The client. */
 export default defineConfig({
@@ -49,7 +63,7 @@ export default defineConfig({
       },
     }),
   ],
-  worker: { format: 'es' },
+  worker: { format: 'es', plugins: () => [marksAsModule()] },
   build: {
     outDir: '../dist/client',
     emptyOutDir: true,

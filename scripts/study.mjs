@@ -21,7 +21,7 @@ await build({
   },
   ssr: { noExternal: true },
 });
-const { runStudy, runDifferentialStudy, runPlacingStudy } = await import(
+const { runStudy, runDifferentialStudy, runEyeStudy, runPlacingStudy } = await import(
   pathToFileURL(join(folder, 'study.mjs')).href
 );
 const [covered, walked] = process.argv[2]
@@ -30,6 +30,8 @@ const [covered, walked] = process.argv[2]
 const rows = runStudy(covered, walked, (name) => console.error(`… ${name}`));
 const looped = runDifferentialStudy(covered);
 const placed = runPlacingStudy(walked);
+// A photo takes as long as a hundred sewists.
+const eyed = runEyeStudy(Math.max(2, Math.ceil(walked / 25)), (name) => console.error(`… ${name}`));
 rmSync(folder, { recursive: true, force: true });
 
 const percent = (share) => `${(100 * share).toFixed(1)} %`;
@@ -76,5 +78,16 @@ for (const { name, offMm, reached: it } of placed) {
   const say = (n) => (n > 15 ? 'over 15' : n);
   console.log(
     `| ${name} | ${offMm} mm | ${say(it.medianAdvised)} (${say(it.ninthAdvised)}) | ${say(it.medianTrial)} (${say(it.ninthTrial)}) |`,
+  );
+}
+
+console.log(
+  '\n| photo of | said it can’t | bites found | found where nothing is, a photo | faults told within one | depth off, median (nine of ten) | stitch length off | depth within its own 90 % |',
+);
+console.log('| --- | --- | --- | --- | --- | --- | --- | --- |');
+for (const { name, seen: it } of eyed) {
+  const mm = (value) => (Number.isFinite(value) ? `${value.toFixed(3)} mm` : '–');
+  console.log(
+    `| ${name} | ${it.refused} of ${it.photos} | ${percent(it.foundShare)} | ${it.falseFinds.toFixed(2)} | ${percent(it.withinOneShare)} | ${mm(it.depthErrorMm.median)} (${mm(it.depthErrorMm.nineOfTen)}) | ${mm(it.lengthErrorMm)} | ${percent(it.coverage)} |`,
   );
 }

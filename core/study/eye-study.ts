@@ -8,7 +8,7 @@ import { undriftedMm } from '../margin/check';
 import { marginOfPlan } from '../plan/margin-of-plan';
 import { setUpOf } from '../plan/set-up-of';
 import { startingSetting } from '../plan/starting-setting';
-import { shownThreadMm } from '../swatch/shown-thread';
+import { shownThreadMm } from '../plan/shown-thread';
 import { sewSwatch } from '../swatch/swatch';
 import { drawnScrap, photographed, type Lying, type ScrapLook } from './scrap-photo';
 

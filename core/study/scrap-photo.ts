@@ -3,7 +3,7 @@ import type { ScaledImage } from '../eye/grey';
 import type { Swatch } from '../swatch/swatch';
 
 // Asked for at every pixel.
-const { abs, ceil, cos, exp, floor, hypot, max, min, PI, sin, sqrt } = Math;
+const { ceil, cos, exp, floor, hypot, max, min, PI, sin, sqrt } = Math;
 
 /** What cloth and thread look like in a drawn picture; greys from 0 black to 1 white. */
 export interface ScrapLook {
@@ -197,6 +197,3 @@ export function photographed(
     }),
   };
 }
-
-/** How far apart two greys are, as thread and cloth are told apart by. */
-export const contrastOf = ({ cloth, thread }: ScrapLook): number => abs(thread - cloth) / cloth;

@@ -8,6 +8,8 @@ import {
   type DifferentialCoverage,
   type DifferentialReached,
 } from './differential-study';
+import { eyeCases } from './eye-cases';
+import { eyeStudy, type EyeSeen } from './eye-study';
 import { placingReached } from './placing-study';
 import { coverage, reached, type Coverage, type Reached, type StudySetting } from './study';
 
@@ -139,3 +141,13 @@ export const runPlacingStudy = (
     ...{ name: denimCurve.name, offMm },
     reached: placingReached(denimCurve, sewists, offMm, evenDraws(500 + i)),
   }));
+
+/** How well the eye measures photos of every kind, drawn with known truth. */
+export const runEyeStudy = (
+  photos: number,
+  told: (name: string) => void,
+): { readonly name: string; readonly seen: EyeSeen }[] =>
+  eyeCases().map((it, i) => {
+    told(it.name);
+    return { name: it.name, seen: eyeStudy(it, photos, evenDraws(600 + i)) };
+  });

@@ -4,7 +4,7 @@ import type { DialSettings } from '../../core/kit/dial-steps';
 import { holeXMm, swingOf } from '../../core/stitch/needle-path';
 import type { SetUp } from '../../core/margin/set-up';
 import type { Swatch } from '../../core/swatch/swatch';
-import { openedOut, shownThreadMm } from '../../core/swatch/shown-thread';
+import { openedOut, shownThreadMm } from '../../core/plan/shown-thread';
 import { SwatchFace } from './swatch-face';
 
 export interface ScrapStripProps {

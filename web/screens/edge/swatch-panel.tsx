@@ -5,7 +5,7 @@ import { useLengths } from '../../ground/lengths-context';
 import { LineChoice } from '../../controls/line-choice';
 import { Button } from '../../controls/button';
 import { NumbersTable } from '../../pictures/numbers-table';
-import { openedOut, shownThreadMm } from '../../../core/swatch/shown-thread';
+import { openedOut, shownThreadMm } from '../../../core/plan/shown-thread';
 import { SwatchFace, type Lock } from '../../pictures/swatch-face';
 import { TwoFaces } from '../../pictures/two-faces';
 import { about, counted } from '../../words/number';

@@ -1,8 +1,9 @@
 import { takeProposal } from '../../bench/plan-change';
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
 import { localDay } from '../../../core/book/day';
 import { judge } from '../../../core/plan/judge';
 import { ApiError } from '../../ground/api';
+import { later } from '../../ground/later';
 import { notify } from '../../ground/notices';
 import { useCreate } from '../../ground/records';
 import { Button } from '../../controls/button';
@@ -16,9 +17,12 @@ import { isLooped } from '../edge/looped';
 import { attemptOf, countedChecks, possibleSymptoms } from './attempt-of';
 import { isMeasured, MeasuredFields, measuredOf } from './measured-fields';
 import { CornersFields, hasBoundCorners } from './corners-fields';
+import { countedByPhoto } from './counted-part';
 import { CountsFields, troubleOf } from './counts-fields';
 import { useScrapDraft } from './scrap-draft';
 import { SewnAt } from './sewn-at';
+
+const PhotoCount = later(async () => (await import('./photo-count')).PhotoCount);
 
 /** What a scrap shows: counted along it, seen on it, with the setting it was sewn at. */
 export function ScrapForm({ bench }: { bench: Bench }) {
@@ -32,6 +36,7 @@ export function ScrapForm({ bench }: { bench: Bench }) {
     return <p className="p-4 text-soft">Needs a setting first; see the margin below.</p>;
   const sewn = margin ? (draft.settings ?? bench.dials) : null;
   const { counted, other, more } = countedChecks(bench);
+  const photoCounted = countedByPhoto(bench, counted);
   const blocked = Boolean(set && sewn && judge(set, sewn).blocked);
   const symptoms = possibleSymptoms(bench, draft);
   const looped = isLooped(plan);
@@ -80,6 +85,11 @@ export function ScrapForm({ bench }: { bench: Bench }) {
         </p>
       )}
       {looped && <MeasuredFields draft={draft} set={setDraft} issues={issues} />}
+      {photoCounted && sewn && (
+        <Suspense>
+          <PhotoCount bench={photoCounted} sewn={sewn} set={setDraft} />
+        </Suspense>
+      )}
       {margin && counted && (
         <CountsFields
           words={margin.words}

@@ -3,7 +3,7 @@ import type { SewingPlan } from '../finish/sewing-plan';
 import type { DialSettings } from '../kit/dial-steps';
 import { undriftedMm } from '../margin/check';
 import type { SetUp } from '../margin/set-up';
-import type { Swatch } from './swatch';
+import type { Swatch } from '../swatch/swatch';
 
 /** A blind hem opened out and pressed is plain cloth. */
 export const openedOut: readonly ClothRegion[] = [

@@ -1,0 +1,79 @@
+import { expect, test, type App } from './app.fixture';
+import { seriousTroubles } from './axe';
+import { capeScrapPhoto, noCard } from './scrap-photo.fixture';
+import type { Page } from '@playwright/test';
+
+async function counting(page: Page, app: App) {
+  await page.goto(`${app.address}/edges/edge-cape/test`);
+  await page.getByRole('button', { name: 'Count from a photo' }).click();
+  return page.getByRole('dialog', { name: 'Count from a photo' });
+}
+const file = (buffer: Buffer) => ({ name: 'scrap.jpg', mimeType: 'image/jpeg', buffer });
+
+test('by mouse: a scrap counted from its photo, a find struck out, one added, all in the form', async ({
+  page,
+  app,
+}) => {
+  const dialog = await counting(page, app);
+  // A picture without the card is refused in a sentence, and nothing is counted.
+  const input = dialog.getByLabel('Photo of the scrap on its card');
+  await input.setInputFiles(file(await noCard()));
+  await expect(dialog.getByRole('alert')).toContainText('No mark of the scrap card is to be seen');
+  expect(await seriousTroubles(page)).toEqual([]);
+
+  const { jpeg, bites } = await capeScrapPhoto();
+  await input.setInputFiles(file(jpeg));
+  const picture = dialog.getByRole('application', { name: /finds/ });
+  await expect(picture).toBeVisible({ timeout: 60_000 });
+  const found = await picture.locator('[data-find]').count();
+  expect(Math.abs(found - bites)).toBeLessThanOrEqual(1);
+  expect(await seriousTroubles(page)).toEqual([]);
+
+  const numbers = dialog.locator('b.big-number');
+  await expect(numbers.first()).toHaveText(String(found));
+  await dialog.getByRole('radio', { name: 'No bite' }).click();
+  await expect(numbers.first()).toHaveText(String(found - 1));
+  // On bare cloth a click adds one.
+  const box = (await picture.boundingBox())!;
+  await page.mouse.click(box.x + box.width * 0.97, box.y + box.height * 0.5);
+  await expect(picture.locator('[data-find]')).toHaveCount(found + 1);
+  await dialog.getByRole('radio', { name: 'Shows outside' }).click();
+  await expect(numbers.nth(2)).toHaveText('1');
+  await dialog.getByRole('button', { name: 'Use these counts' }).click();
+  await expect(dialog).toBeHidden();
+  await expect(page.getByRole('spinbutton', { name: /^Bites sewn/ })).toHaveValue(String(found));
+  await expect(page.getByRole('spinbutton', { name: /^Show on the right side/ })).toHaveValue('1');
+  await expect(page.getByRole('img', { name: /Photo of scrap/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Record scrap/ }).click();
+  await expect(page.getByText(`${found} bites`, { exact: false }).first()).toBeVisible();
+});
+
+test('by keyboard, at 390 px: along the finds, what one is, one more, and Escape leaves no trace', async ({
+  page,
+  app,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const dialog = await counting(page, app);
+  const { jpeg } = await capeScrapPhoto();
+  await dialog.getByLabel('Photo of the scrap on its card').setInputFiles(file(jpeg));
+  const picture = dialog.getByRole('application', { name: /finds/ });
+  await expect(picture).toBeVisible({ timeout: 60_000 });
+  const finds = picture.locator('[data-find]');
+  const found = await finds.count();
+  await picture.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(dialog.getByText(`Bite 2 of ${found}`)).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(picture.locator('[data-find=struck]')).toHaveCount(1);
+  await page.keyboard.press('Space');
+  await page.keyboard.press('Enter');
+  await expect(picture.locator('[data-find=struck]')).toHaveCount(0);
+  await expect(finds.nth(1)).toHaveAttribute('data-find', 'short');
+  await page.keyboard.press('Insert');
+  await expect(finds).toHaveCount(found + 1);
+  const wider = () => page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+  expect(await wider()).toBeLessThanOrEqual(0);
+  await page.keyboard.press('Escape');
+  await expect(dialog).toBeHidden();
+  await expect(page.getByRole('spinbutton', { name: /^Bites sewn/ })).toHaveValue('24');
+});

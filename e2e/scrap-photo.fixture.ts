@@ -1,0 +1,54 @@
+import sharp from 'sharp';
+import { cornersOf, scrapCard } from '../core/eye/card';
+import { pictureOf, printedCard, windowSeen } from '../core/eye/eye.fixture';
+import { finishById } from '../core/finish/catalogue';
+import { marginOfPlan } from '../core/plan/margin-of-plan';
+import { plainPlan } from '../core/plan/plain-plan';
+import { setUpOf } from '../core/plan/set-up-of';
+import { drawnScrap, photographed } from '../core/study/scrap-photo';
+import { sewSwatch } from '../core/swatch/swatch';
+
+/** Where the cape's dials stand in the demo. */
+const dials = { widthMm: 2.2, needlePositionMm: 0.4, guideMm: -1, lengthMm: 2.5 };
+
+/** A photo of a scrap of the cape's blind hem on its card, as a JPEG, and how many bites it has. */
+export async function capeScrapPhoto(): Promise<{ readonly jpeg: Buffer; readonly bites: number }> {
+  const finish = finishById('blind-hem')!;
+  const plan = plainPlan(finish, 'flat');
+  const [fold] = marginOfPlan(finish, 'flat').references(plan, dials);
+  const swatch = sewSwatch(setUpOf(finish, plan), dials, fold, 95, 12);
+  const flat = drawnScrap(
+    swatch,
+    null,
+    {
+      ...{ cloth: 0.32, thread: 0.62, weave: 0.12, print: 'checked', shadow: 0.35 },
+      ...{ beyond: 'under', seed: 'w' },
+    },
+    { middleMm: [50, 32], angle: 0.03, turned: [1, 1] },
+    [100, 60],
+    11,
+  );
+  const window = photographed(flat, { blurMm: 0.02, noise: 0, falloff: 0, seed: 'q' });
+  const card = scrapCard('a4');
+  const [left, top] = cornersOf(card.window)[0]!;
+  const scrap = ([x, y]: readonly [number, number]) => {
+    const column = Math.min(window.width - 1, Math.floor((x - left) * window.pxPerMm));
+    const row = Math.min(window.height - 1, Math.floor((y - top) * window.pxPerMm));
+    return (window.grey[row * window.width + column]! - 20) / 215;
+  };
+  const size = { width: 1560, height: 1240 };
+  const { picture } = pictureOf(card, printedCard(card, scrap), {
+    ...size,
+    windowPx: windowSeen(card, { pxPerMm: 10, tilt: 0.1, turn: 0.03, at: [780, 620] }),
+    ...{ blurPx: 0.6, noise: 3, falloff: 0.2 },
+  });
+  const raw = { ...size, channels: 1 } as const;
+  const jpeg = await sharp(Buffer.from(picture.grey), { raw }).jpeg({ quality: 88 }).toBuffer();
+  return { jpeg, bites: swatch.stitches.length };
+}
+
+/** A picture that has nothing to do with it. */
+export const noCard = (): Promise<Buffer> =>
+  sharp({ create: { width: 640, height: 480, channels: 3, background: '#a87' } })
+    .jpeg()
+    .toBuffer();

@@ -1,0 +1,153 @@
+import { useEffect, useMemo, useRef, type KeyboardEvent } from 'react';
+import type { ScaledImage } from '../../core/eye/grey';
+
+/** A find as it is ringed. */
+export interface Ringed {
+  readonly id: number;
+  readonly atMm: readonly [xMm: number, yMm: number];
+  readonly judged: 'sound' | 'short' | 'over' | 'struck';
+  readonly doubtful: boolean;
+}
+
+interface ScrapPictureProps {
+  readonly window: ScaledImage;
+  readonly ringed: readonly Ringed[];
+  /** The line that was measured from. */
+  readonly reference: readonly (readonly [number, number])[] | null;
+  readonly chosen: number | null;
+  readonly label: string;
+  onChoose(id: number): void;
+  /** A place where nothing is ringed, mm. */
+  onPlace(atMm: readonly [number, number]): void;
+  onKey(event: KeyboardEvent): void;
+}
+
+/** A click so near to a find is meant for it, mm. */
+const nearMm = 2.6;
+
+/** The window of the card laid flat, with a ring around every find: round, square or pointed. */
+export function ScrapPicture(props: ScrapPictureProps) {
+  const { window, ringed, reference, chosen, label, onChoose, onPlace, onKey } = props;
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const { width, pxPerMm } = window;
+  const widthMm = width / pxPerMm;
+  const [topPx, shownPx] = useMemo(() => band(window, ringed), [window, ringed]);
+  const heightMm = shownPx / pxPerMm;
+  const topMm = topPx / pxPerMm;
+  useEffect(() => {
+    const context = canvas.current?.getContext('2d');
+    if (!context) return;
+    const part = window.grey.subarray(topPx * width, (topPx + shownPx) * width);
+    // As plain as it can be seen: its own darkest and lightest, specks left out.
+    const sorted = part.filter((_, i) => i % 37 === 0).sort();
+    const [dark = 0, light = 255] = [0.01, 0.99].map(
+      (share) => sorted[Math.floor(share * sorted.length)],
+    );
+    const pixels = context.createImageData(width, shownPx);
+    for (let i = 0; i < part.length; i++) {
+      const grey = (235 * (part[i]! - dark)) / Math.max(1, light - dark);
+      pixels.data.fill(Math.min(255, Math.max(0, grey)), 4 * i, 4 * i + 3);
+      pixels.data[4 * i + 3] = 255;
+    }
+    context.putImageData(pixels, 0, 0);
+  }, [window, width, topPx, shownPx]);
+  const ring = useRef<SVGGElement>(null);
+  // On a phone only a part of it is in sight.
+  useEffect(() => {
+    ring.current?.scrollIntoView({ inline: 'center', block: 'nearest' });
+  }, [chosen]);
+  return (
+    <div className="overflow-x-auto">
+      <div className="relative min-w-[40rem]">
+        <canvas
+          ref={canvas}
+          width={width}
+          height={shownPx}
+          className="block w-full rounded-[3px]"
+          aria-hidden
+        />
+        <svg
+          viewBox={`0 ${topMm} ${widthMm} ${heightMm}`}
+          className="absolute inset-0 size-full cursor-crosshair focus-visible:outline-3 focus-visible:outline-pencil"
+          role="application"
+          aria-label={label}
+          tabIndex={0}
+          onKeyDown={onKey}
+          onClick={(event) => {
+            const box = event.currentTarget.getBoundingClientRect();
+            const x = ((event.clientX - box.left) / box.width) * widthMm;
+            const y = ((event.clientY - box.top) / box.height) * heightMm + topMm;
+            const apart = ({ atMm }: Ringed) => Math.hypot(atMm[0] - x, atMm[1] - y);
+            const nearest = [...ringed].sort((a, b) => apart(a) - apart(b))[0];
+            if (nearest && apart(nearest) <= nearMm) onChoose(nearest.id);
+            else onPlace([x, y]);
+          }}
+        >
+          {reference && reference.length === 2 && (
+            <line
+              x1={reference[0]![0]}
+              y1={reference[0]![1]}
+              x2={reference[1]![0]}
+              y2={reference[1]![1]}
+              stroke="var(--color-pencil)"
+              strokeWidth={0.25}
+              strokeDasharray="1 0.8"
+            />
+          )}
+          {ringed.map((find) => (
+            <g
+              key={find.id}
+              ref={find.id === chosen ? ring : undefined}
+              transform={`translate(${find.atMm[0]} ${find.atMm[1]})`}
+              data-find={find.judged}
+              data-doubtful={find.doubtful || undefined}
+            >
+              {find.id === chosen && (
+                <circle r={3.4} fill="none" stroke="var(--color-slip)" strokeWidth={0.9} />
+              )}
+              {find.id === chosen && (
+                <circle r={3.4} fill="none" stroke="var(--color-graphite)" strokeWidth={0.45} />
+              )}
+              {[
+                ['var(--color-slip)', 0.75],
+                [find.judged === 'sound' ? 'var(--color-pencil)' : 'var(--color-madder)', 0.35],
+              ].map(([stroke, width]) => (
+                <path
+                  key={stroke}
+                  d={shapes[find.judged]}
+                  fill="none"
+                  stroke={String(stroke)}
+                  strokeWidth={width}
+                  strokeDasharray={find.doubtful ? '0.7 0.5' : undefined}
+                />
+              ))}
+            </g>
+          ))}
+        </svg>
+      </div>
+    </div>
+  );
+}
+
+/** So much cloth is shown above and below what was found, mm. */
+const aroundMm = 11;
+
+/** The rows that are shown: where something was found, and what lies around it. */
+function band(
+  { height, pxPerMm }: ScaledImage,
+  ringed: readonly Ringed[],
+): readonly [topPx: number, rows: number] {
+  if (ringed.length === 0) return [0, height];
+  const rows = ringed.map(({ atMm }) => atMm[1] * pxPerMm);
+  const top = Math.max(0, Math.floor(Math.min(...rows) - aroundMm * pxPerMm));
+  const low = Math.min(height, Math.ceil(Math.max(...rows) + aroundMm * pxPerMm));
+  return [top, low - top];
+}
+
+/** A ring where it is sound, a square where it falls short, a point up where it goes over. */
+const shapes: Readonly<Record<Ringed['judged'], string>> = {
+  sound: 'M-2.3,0A2.3,2.3 0 1 1 2.3,0A2.3,2.3 0 1 1 -2.3,0Z',
+  short: 'M-2.1,-2.1H2.1V2.1H-2.1Z',
+  over: 'M0,-2.8L2.7,1.9H-2.7Z',
+  struck: 'M-1.3,-1.3L1.3,1.3M1.3,-1.3L-1.3,1.3',
+};

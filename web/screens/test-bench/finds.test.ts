@@ -1,0 +1,75 @@
+import fc from 'fast-check';
+import type { MeasuredScrap } from '../../../core/eye/measure';
+import {
+  added,
+  countsOf,
+  findsOf,
+  isDoubtful,
+  judged,
+  judgements,
+  placeAfter,
+  sureOf,
+} from './finds';
+
+const stitch = (x: number, fault: string | null, sure = 0.99, counted = true) => ({
+  ...{ kind: 'bite' as const, atMm: [x, 30] as const, depthMm: 0.5, depthSpreadMm: 0.05 },
+  ...{ fault, sure, counted },
+});
+const measured: MeasuredScrap = {
+  stitches: [
+    stitch(40, 'shows'),
+    stitch(10, null),
+    stitch(20, 'missed', 0.6),
+    stitch(15, null, 0.9, false),
+  ],
+  counts: { check: 'bite', n: 3, short: 1, over: 1 },
+  lengthMm: { mean: 2, sd: 0.1 },
+  ...{ widthMm: 2, reference: null, sure: 0.9 },
+};
+
+test('finds lie along the seam, what is not counted left out, the doubtful told', () => {
+  const finds = findsOf(measured, 'missed');
+  expect(finds.map(({ atMm, judged: as }) => [atMm[0], as])).toEqual([
+    [10, 'sound'],
+    [20, 'short'],
+    [40, 'over'],
+  ]);
+  expect(finds.map(isDoubtful)).toEqual([false, true, false]);
+  expect(countsOf(finds)).toEqual({ n: 3, short: 1, over: 1 });
+});
+
+test('what the person says stands, and is sure', () => {
+  const finds = judged(findsOf(measured, 'missed'), 2, 'struck');
+  expect(countsOf(finds)).toEqual({ n: 2, short: 0, over: 1 });
+  expect(finds.some(isDoubtful)).toBe(false);
+  expect(countsOf(judged(finds, 2, 'sound'))).toEqual({ n: 3, short: 0, over: 1 });
+});
+
+test('one that was missed goes between its neighbours, or on after the last', () => {
+  const finds = findsOf(measured, 'missed');
+  expect(placeAfter(finds, finds[0]!.id)).toEqual([15, 30]);
+  expect(placeAfter(finds, finds[2]!.id)).toEqual([60, 30]);
+  const more = added(finds, placeAfter(finds, finds[0]!.id));
+  expect(more.map(({ atMm }) => atMm[0])).toEqual([10, 15, 20, 40]);
+  expect(new Set(more.map(({ id }) => id)).size).toBe(4);
+  expect(countsOf(more).n).toBe(4);
+});
+
+test('whatever is said of finds, no count is below 0 and faults are no more than were counted', () => {
+  fc.assert(
+    fc.property(
+      fc.array(fc.tuple(fc.nat(5), fc.constantFrom(...judgements), fc.boolean())),
+      (moves) => {
+        let finds = findsOf(measured, 'missed');
+        for (const [id, as, isAdded] of moves) {
+          finds = isAdded ? added(finds, placeAfter(finds, id)) : judged(finds, id, as);
+        }
+        const { n, short, over } = countsOf(finds);
+        expect(short + over).toBeLessThanOrEqual(n);
+        expect(n).toBeGreaterThanOrEqual(0);
+        expect(sureOf(finds)).toBeGreaterThanOrEqual(0);
+        expect(sureOf(finds)).toBeLessThanOrEqual(1 + 1e-9);
+      },
+    ),
+  );
+});

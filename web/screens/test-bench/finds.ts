@@ -1,0 +1,71 @@
+import type { MeasuredScrap } from '../../../core/eye/measure';
+import type { Fault } from '../../../core/margin/check';
+
+/** What a find counts as; struck out it counts as nothing. */
+export const judgements = ['sound', 'short', 'over', 'struck'] as const;
+export type Judgement = (typeof judgements)[number];
+
+/** A counted stitch found in a photo, as the person leaves it. */
+export interface Find {
+  readonly id: number;
+  /** From the window’s upper left corner, mm. */
+  readonly atMm: readonly [xMm: number, yMm: number];
+  readonly judged: Judgement;
+  /** How sure the eye is of it, 0 … 1; 1 once the person has said. */
+  readonly sure: number;
+}
+
+/** Less sure than this, a find is asked about. */
+export const doubtfulBelow = 0.9;
+
+export const isDoubtful = ({ sure }: Find): boolean => sure < doubtfulBelow;
+
+/** What was found, along the seam. @param below the fault that is counted as falling short */
+export function findsOf({ stitches }: MeasuredScrap, below: Fault): Find[] {
+  return stitches
+    .filter(({ counted }) => counted)
+    .toSorted((a, b) => a.atMm[0] - b.atMm[0])
+    .map(({ atMm, fault, sure }, id) => ({
+      ...{ id, atMm, sure },
+      judged: fault === null ? 'sound' : fault === below ? 'short' : 'over',
+    }));
+}
+
+/** Says what a find is; the person is sure. */
+export const judged = (finds: readonly Find[], id: number, as: Judgement): Find[] =>
+  finds.map((find) => (find.id === id ? { ...find, judged: as, sure: 1 } : find));
+
+/** Adds one the eye did not see, in its place along the seam. */
+export function added(finds: readonly Find[], atMm: Find['atMm']): Find[] {
+  const id = Math.max(-1, ...finds.map((find) => find.id)) + 1;
+  return [...finds, { id, atMm, judged: 'sound' as const, sure: 1 }].sort(
+    (a, b) => a.atMm[0] - b.atMm[0],
+  );
+}
+
+/** Where one is missing after another: half way to the next, or as far on as it lies from the last. */
+export function placeAfter(finds: readonly Find[], id: number): Find['atMm'] {
+  const i = finds.findIndex((find) => find.id === id);
+  const [before, at, next] = [finds[i - 1], finds[i], finds[i + 1]];
+  if (!at) return [50, 30];
+  const between = (a: number, b: number) => (a + b) / 2;
+  if (next) return [between(at.atMm[0], next.atMm[0]), between(at.atMm[1], next.atMm[1])];
+  const [dx, dy] = before ? [at.atMm[0] - before.atMm[0], at.atMm[1] - before.atMm[1]] : [4, 0];
+  return [at.atMm[0] + dx, at.atMm[1] + dy];
+}
+
+/** The counts that a scrap is written down with. */
+export function countsOf(finds: readonly Find[]) {
+  const of = (as: Judgement) => finds.filter((find) => find.judged === as).length;
+  return { n: finds.length - of('struck'), short: of('short'), over: of('over') };
+}
+
+/** The chance that not more than one is judged wrongly, as things stand. */
+export function sureOf(finds: readonly Find[]): number {
+  let [none, one] = [1, 0];
+  for (const { sure } of finds) {
+    one = one * sure + none * (1 - sure);
+    none *= sure;
+  }
+  return none + one;
+}

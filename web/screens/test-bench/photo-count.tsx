@@ -1,0 +1,208 @@
+import { Camera, Printer } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
+import type { Photo } from '../../../contract/photo';
+import type { Face } from '../../../core/eye/expected';
+import type { MeasuredPhoto } from '../../../core/eye/photo';
+import type { Issue } from '../../../core/impossible';
+import type { DialSettings } from '../../../core/kit/dial-steps';
+import type { MarginPart } from './counted-part';
+import { Button } from '../../controls/button';
+import { FormDialog } from '../../controls/form-dialog';
+import { RadioRow } from '../../controls/radio-row';
+import { sendFile } from '../../ground/api';
+import { useLengths } from '../../ground/lengths-context';
+import { issueInWords } from '../../words/refusals';
+import { measuredPhoto } from '../../workers/eye';
+import { countsOf, findsOf, type Find } from './finds';
+import { FoundOnPhoto } from './found-on-photo';
+import type { ScrapDraft } from './scrap-draft';
+
+interface PhotoCountProps {
+  readonly bench: MarginPart;
+  readonly sewn: DialSettings;
+  set(patch: Partial<ScrapDraft>): void;
+}
+
+/** How far the measuring is, what came of it, or why nothing did. */
+type Stage =
+  | { readonly is: 'asking'; readonly issues: readonly Issue[] }
+  | { readonly is: 'measuring'; readonly share: number }
+  | {
+      readonly is: 'found';
+      readonly file: File;
+      readonly photo: Pick<MeasuredPhoto, 'window' | 'measured'>;
+      readonly finds: readonly Find[];
+    };
+
+const asking: Stage = { is: 'asking', issues: [] };
+
+/** Counts from a photo of the scrap on its card; what was found is shown, and is the person’s to say. */
+export function PhotoCount({ bench, sewn, set }: PhotoCountProps) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <Button className="my-1 w-full" onClick={() => setOpen(true)}>
+        <Camera size={18} aria-hidden />
+        Count from a photo
+      </Button>
+      <FormDialog title="Count from a photo" open={open} onOpenChange={setOpen} wide="picture">
+        {open && <Counting bench={bench} sewn={sewn} set={set} onDone={() => setOpen(false)} />}
+      </FormDialog>
+    </>
+  );
+}
+
+function Counting({ bench, sewn, set, onDone }: PhotoCountProps & { onDone(): void }) {
+  const { margin, judgedBy } = bench;
+  const lengths = useLengths();
+  const [face, setFace] = useState<Face>('wrong');
+  const [stage, setStage] = useState<Stage>(asking);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const input = useRef<HTMLInputElement>(null);
+  const running = useRef<AbortController | null>(null);
+  useEffect(() => () => running.current?.abort(), []);
+
+  const measure = async (file: File) => {
+    running.current?.abort();
+    const run = new AbortController();
+    running.current = run;
+    setStage({ is: 'measuring', share: 0 });
+    try {
+      const asked = { face, finish: bench.finish.id, plan: bench.plan, dials: sewn };
+      const told = (share: number) => {
+        if (!run.signal.aborted) setStage({ is: 'measuring', share });
+      };
+      const eyed = await measuredPhoto(file, asked, told, run.signal);
+      if (run.signal.aborted) return;
+      setStage(
+        eyed.ok
+          ? {
+              ...{ is: 'found', file, photo: eyed.photo },
+              finds: findsOf(eyed.photo.measured, judgedBy.below),
+            }
+          : { is: 'asking', issues: eyed.issues },
+      );
+    } catch (error) {
+      if (run.signal.aborted) return;
+      const message = error instanceof Error ? error.message : 'It could not be measured.';
+      setStage({ is: 'asking', issues: [{ path: 'picture', message }] });
+    }
+  };
+  const cancel = () => {
+    running.current?.abort();
+    setStage(asking);
+  };
+  const take = async (file: File, finds: readonly Find[]) => {
+    const { n, short, over } = countsOf(finds);
+    // The right side shows only what comes through; how many were sewn the other side tells.
+    set(face === 'right' ? { over } : { n, short, over });
+    try {
+      set({ photoId: (await sendFile<Photo>('photos', file)).id });
+      onDone();
+    } catch {
+      setTrouble(
+        'The counts are in the form. The photo could not be kept: the server does not answer.',
+      );
+    }
+  };
+
+  if (stage.is === 'found') {
+    return (
+      <FoundOnPhoto
+        {...stage}
+        face={face}
+        words={margin.words}
+        judgedBy={judgedBy}
+        trouble={trouble}
+        onFinds={(finds) => setStage({ ...stage, finds })}
+        onAnother={() => setStage(asking)}
+        onTake={() => void take(stage.file, stage.finds)}
+      />
+    );
+  }
+  if (stage.is === 'measuring') {
+    return (
+      <div className="grid gap-3 py-6" role="status">
+        <p>Looking at the scrap…</p>
+        <progress className="h-3 w-full accent-pencil" max={1} value={stage.share} />
+        <Button className="justify-self-start" onClick={cancel}>
+          Stop
+        </Button>
+      </div>
+    );
+  }
+  return (
+    <div
+      className="grid gap-4"
+      onPaste={(event) => {
+        const [file] = event.clipboardData.files;
+        if (file) void measure(file);
+      }}
+    >
+      <div>
+        <RadioRow<Face>
+          label="Which side is up?"
+          value={face}
+          itemClass="px-3 py-2"
+          options={[
+            { value: 'wrong', shown: 'Wrong side, as it was sewn' },
+            { value: 'right', shown: 'Right side, opened out' },
+          ]}
+          onChange={setFace}
+        />
+      </div>
+      <ol className="list-decimal space-y-1 pl-5">
+        <li>
+          Lay the scrap into the window of the card, the seam along it, none of the four marks
+          covered.
+        </li>
+        <li>Light from one side. Hold the phone straight above, the whole card in the picture.</li>
+      </ol>
+      <div className="flex flex-wrap gap-3">
+        <Button look="solid" autoFocus onClick={() => input.current?.click()}>
+          <Camera size={18} aria-hidden />
+          Take or choose the photo
+        </Button>
+        <span className="inline-flex min-h-11 flex-wrap items-center gap-x-3 px-2">
+          <Printer size={18} aria-hidden />
+          Print the card at 100 %:
+          {[
+            ['a4', 'A4'],
+            ['letter', 'Letter'],
+          ].map(([page, name]) => (
+            <a
+              key={page}
+              href={`/api/print/scrap-card.pdf?page=${page}`}
+              target="_blank"
+              rel="noreferrer"
+              className="inline-flex min-h-11 items-center font-bold text-pencil underline underline-offset-2"
+            >
+              {name}
+            </a>
+          ))}
+        </span>
+      </div>
+      <p className="text-sm text-soft">
+        Or paste a picture here. It is measured in this browser, and kept with the scrap.
+      </p>
+      <input
+        ref={input}
+        type="file"
+        accept="image/jpeg,image/png,image/webp"
+        aria-label="Photo of the scrap on its card"
+        className="sr-only"
+        tabIndex={-1}
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = '';
+          if (file) void measure(file);
+        }}
+      />
+      {stage.issues.length > 0 && (
+        <p role="alert" className="border-l-4 border-madder bg-madder-wash px-3 py-2 font-bold">
+          {stage.issues.map((issue) => issueInWords(issue, lengths)).join(' ')}
+        </p>
+      )}
+    </div>
+  );
+}

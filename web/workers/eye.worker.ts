@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { eyeTasks } from './eye-tasks';
+
+expose(eyeTasks);
