@@ -118,6 +118,17 @@ export const settingsRequest = z.strictObject({
 const count = (what: string) =>
   z.int(`A whole number of ${what} is needed.`).min(0, 'It cannot be negative.').max(100_000);
 
+/** A stitch that was measured, in a photo say: the check’s value, how far it may be off, and where. */
+const measuredStitch = z.strictObject({
+  depthMm: within(-50, 50, ' mm'),
+  depthSpreadMm: within(0, 5, ' mm'),
+  /** In the window of the scrap card, from its upper left corner. */
+  atMm: z.tuple([within(0, 300, ' mm'), within(0, 300, ' mm')]).optional(),
+});
+
+/** So many stitches of a scrap are measured at most. */
+export const mostMeasured = 100;
+
 /** What was counted on a sample. */
 export const counted = z
   .strictObject({
@@ -125,6 +136,15 @@ export const counted = z
     n: count('stitches').min(1, 'Count at least one.'),
     short: count('stitches'),
     over: count('stitches'),
+    /** Those of them that were measured. */
+    depths: z
+      .array(measuredStitch)
+      .max(mostMeasured, `At most ${mostMeasured} measured stitches of one scrap.`)
+      .optional(),
+  })
+  .refine(({ n, depths = [] }) => depths.length <= n, {
+    path: ['depths'],
+    error: 'More stitches were measured than counted.',
   })
   .refine(({ n, short, over }) => short + over <= n, {
     path: ['short'],

@@ -3,6 +3,10 @@ import { seriousTroubles } from './axe';
 import { capeScrapPhoto, noCard } from './scrap-photo.fixture';
 import type { Page } from '@playwright/test';
 
+interface Counted {
+  readonly depths?: { readonly depthMm: number; readonly depthSpreadMm: number }[];
+}
+
 async function counting(page: Page, app: App) {
   await page.goto(`${app.address}/edges/edge-cape/test`);
   await page.getByRole('button', { name: 'Count from a photo' }).click();
@@ -46,6 +50,16 @@ test('by mouse: a scrap counted from its photo, a find struck out, one added, al
   await expect(page.getByRole('img', { name: /Photo of scrap/ })).toBeVisible();
   await page.getByRole('button', { name: /^Record scrap/ }).click();
   await expect(page.getByText(`${found} bites`, { exact: false }).first()).toBeVisible();
+  // What was measured is kept with it, the one that was struck out left out.
+  const kept = await app.api<{ note: string; photoId: string | null; counts: Counted[] }[]>(
+    'attempts?planId=plan-cape',
+  );
+  const [{ depths = [] } = {}] = kept.find(({ photoId }) => photoId !== null)?.counts ?? [];
+  expect(depths).toHaveLength(found - 1);
+  for (const { depthMm, depthSpreadMm } of depths) {
+    expect(Math.abs(depthMm)).toBeLessThan(2);
+    expect(depthSpreadMm).toBeLessThan(0.3);
+  }
 });
 
 test('by keyboard, at 390 px: along the finds, what one is, one more, and Escape leaves no trace', async ({

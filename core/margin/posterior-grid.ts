@@ -1,5 +1,6 @@
 import type { DriftBelief } from './belief';
 import { allowedDrift, undriftedMm, type Check } from './check';
+import { addMeasured, driftOf, type MeasuredDepth, type MeasuredDrift } from './measured-depths';
 import { normalDrift } from './normal';
 import { plainPrior, type Prior } from './prior';
 import type { MarginSettings } from './set-up';
@@ -12,6 +13,8 @@ export interface Sample {
   /** Of n, how many ended below the check's bounds, and how many above. */
   readonly short: number;
   readonly over: number;
+  /** Those of n whose value was measured: they say how far, not only which side. */
+  readonly depths?: readonly MeasuredDepth[] | undefined;
 }
 
 /** The even grid of offsets: how far to either side it goes where a prior says nothing else, mm. */
@@ -59,14 +62,25 @@ export interface DriftCount {
   readonly left: number;
   readonly right: number;
   readonly sound: number;
+  /** Stitches that were measured, and are not among those counted. */
+  readonly measured?: readonly MeasuredDrift[];
 }
 
 /** What a sample says of the drift, by the check of the set-up it was sewn with. */
 export function driftCount(check: Check, sample: Sample): DriftCount {
-  const [fromMm, toMm] = allowedDrift(check, undriftedMm(check, sample.settings));
-  const left = check.k === 1 ? sample.short : sample.over;
-  const right = check.k === 1 ? sample.over : sample.short;
-  return { fromMm, toMm, left, right, sound: sample.n - left - right };
+  const v0Mm = undriftedMm(check, sample.settings);
+  const [fromMm, toMm] = allowedDrift(check, v0Mm);
+  const depths = sample.depths ?? [];
+  // What was measured is not counted a second time.
+  const { loMm, hiMm } = check;
+  const below = depths.filter(({ depthMm }) => depthMm < loMm).length;
+  const above = depths.filter(({ depthMm }) => depthMm > hiMm).length;
+  const short = Math.max(0, sample.short - below);
+  const over = Math.max(0, sample.over - above);
+  const [left, right] = check.k === 1 ? [short, over] : [over, short];
+  const sound = Math.max(0, sample.n - depths.length - left - right);
+  const measured = depths.map((depth) => driftOf(check, v0Mm, depth));
+  return { fromMm, toMm, left, right, sound, ...(measured.length > 0 && { measured }) };
 }
 
 /** One sample's log-likelihood for one offset and a hand without any. */
@@ -184,6 +198,8 @@ export function posteriorOfCounts(
       weights[row * count + i] = -(rowScore * rowScore + shiftScore * shiftScore) / 2;
     }
   }
+  const measured = counts.flatMap((count) => count.measured ?? []);
+  if (measured.length > 0) addMeasured(weights, sigmasMm, shiftGridOf(prior), measured);
   const counted = pooled(counts);
   const hands = sigmasMm.map((sigma) => normalDrift(0, sigma));
   addSamples(weights, hands, counted, shifts);

@@ -120,6 +120,17 @@ function sampleIssues(finish: Finish, plan: SewingPlan, samples: readonly SewnSa
         ),
       );
     }
+    const measured = sample.depths?.length ?? 0;
+    if (measured > n) {
+      issues.push(
+        refusal(
+          `samples.${i}.depths`,
+          'more-than-counted',
+          '{measured} stitches were measured, more than the {n} that were counted.',
+          { measured, n },
+        ),
+      );
+    }
     return issues;
   });
 }

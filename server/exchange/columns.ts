@@ -6,7 +6,8 @@ export interface Column {
   readonly path: readonly (string | number)[];
   /**
    * A `text` may be empty, a `word` that is empty is not said; a `list` is parted by spaces.
-   * `counts` reads `bite 24 7 0; run 24 0 0`: of 24, 7 below and none above.
+   * `counts` reads `bite 24 7 0; run 24 0 0`: of 24, 7 below and none above; what was measured of them
+   * follows behind a `|`, `0.35~0.05@12.1,30`: how deep, how far off it may be, and where.
    */
   readonly as: 'text' | 'word' | 'number' | 'boolean' | 'list' | 'counts' | 'json';
 }

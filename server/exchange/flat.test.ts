@@ -126,9 +126,20 @@ const thread = fc.record({
 });
 
 const { presserLiftMm: _lift, patterns: _patterns, ...plainMachine } = examplePlan.machine;
+const depth = fc.record({
+  depthMm: length(-2, 3),
+  depthSpreadMm: length(0, 1),
+  atMm: fc.option(fc.tuple(length(0, 100), length(0, 60)), { nil: undefined }),
+});
 const count = fc
-  .tuple(fc.constantFrom('bite', 'run'), fc.nat(40), fc.nat(40), fc.nat(40))
-  .map(([check, short, over, good]) => ({ check, n: short + over + good + 1, short, over }));
+  .tuple(
+    ...([fc.constantFrom('bite', 'run'), fc.nat(40), fc.nat(40), fc.nat(40)] as const),
+    fc.option(fc.array(depth, { maxLength: 5 }), { nil: undefined }),
+  )
+  .map(([check, short, over, good, depths]) => ({
+    ...{ check, n: short + over + good + 5, short, over },
+    ...(depths && { depths }),
+  }));
 const attempt = fc.record({
   planId: fc.option(fc.constant('plan-a')),
   number: fc.integer({ min: 1, max: 90 }),

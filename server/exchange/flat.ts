@@ -34,14 +34,29 @@ interface Count {
   readonly n: number;
   readonly short: number;
   readonly over: number;
+  readonly depths?: readonly Depth[] | undefined;
 }
+
+/** A measured stitch: how deep, how far that may be off, and where in the card’s window. */
+interface Depth {
+  readonly depthMm: number;
+  readonly depthSpreadMm: number;
+  readonly atMm?: readonly [number, number] | undefined;
+}
+
+/** `0.35~0.05@12.1,30`: 0.35 mm, give or take 0.05, at 12.1 and 30 mm. */
+const depthCell = ({ depthMm, depthSpreadMm, atMm }: Depth) =>
+  `${depthMm}~${depthSpreadMm}${atMm ? `@${atMm[0]},${atMm[1]}` : ''}`;
 
 function cellOf({ as }: Column, value: Held | object): string {
   if (value === null || value === undefined) return '';
   if (as === 'json') return JSON.stringify(value);
   if (as === 'counts') {
     return (value as readonly Count[])
-      .map(({ check, n, short, over }) => `${check} ${n} ${short} ${over}`)
+      .map(
+        ({ check, n, short, over, depths }) =>
+          `${check} ${n} ${short} ${over}${depths ? ` | ${depths.map(depthCell).join(' ')}` : ''}`,
+      )
       .join('; ');
   }
   const plain = typeof value === 'object' ? (value as readonly string[]).join(' ') : String(value);
@@ -56,11 +71,12 @@ export function cellsOf(table: ExchangeTable, record: object): string[] {
 /** A number of more signs than this is none that was ever measured. */
 const longestNumber = 40;
 /** The longest cell of each kind; a set-up is JSON of a few thousand signs. */
-const longestCell = { json: 200_000, text: 10_000, other: 4_000 };
+const longestCell = { json: 200_000, text: 10_000, counts: 40_000, other: 4_000 };
 const numeral = /^[-+]?(\d+(\.\d*)?|\.\d+)(e[-+]?\d+)?$/i;
 
 function valueOf({ as, name }: Column, cell: string, issues: Issue[]): unknown {
-  const longest = as === 'json' || as === 'text' ? longestCell[as] : longestCell.other;
+  const longest =
+    as === 'json' || as === 'text' || as === 'counts' ? longestCell[as] : longestCell.other;
   if (cell.length > longest) {
     const message = `This cell holds ${cell.length} signs; at most ${longest} are read.`;
     issues.push({ path: name, message });
@@ -96,14 +112,37 @@ function valueOf({ as, name }: Column, cell: string, issues: Issue[]): unknown {
   return null;
 }
 
+/** Measured stitches as {@link depthCell} writes them; null where one is none. */
+function depthsOf(text: string): Depth[] | null {
+  const words = text
+    .trim()
+    .split(/\s+/)
+    .filter((word) => word !== '');
+  const depths = words.map((word): Depth | null => {
+    const [size = '', place] = word.split('@');
+    const numbers = [...size.split('~'), ...(place === undefined ? [] : place.split(','))];
+    const isWhole = numbers.length === (place === undefined ? 2 : 4);
+    if (!isWhole || !numbers.every((one) => one.length <= longestNumber && numeral.test(one))) {
+      return null;
+    }
+    const [depthMm, depthSpreadMm, x, y] = numbers.map(Number) as [number, number, number, number];
+    return { depthMm, depthSpreadMm, ...(place !== undefined && { atMm: [x, y] as const }) };
+  });
+  return depths.every((one) => one !== null) ? depths : null;
+}
+
 function countsOf(cell: string, path: string, issues: Issue[]): Count[] {
   if (cell === '') return [];
   return cell.split(';').flatMap((part): Count[] => {
-    const words = part.trim().split(/\s+/);
+    const [before = '', measured] = part.split('|');
+    const words = before.trim().split(/\s+/);
     const [n, short, over] = words.slice(-3);
     const check = words.slice(0, -3).join(' ');
-    if (check !== '' && [n, short, over].every((one) => /^-?\d{1,9}$/.test(one ?? ''))) {
-      return [{ check, n: Number(n), short: Number(short), over: Number(over) }];
+    const depths = measured === undefined ? undefined : depthsOf(measured);
+    const isCount = [n, short, over].every((one) => /^-?\d{1,9}$/.test(one ?? ''));
+    if (check !== '' && isCount && depths !== null) {
+      const count = { check, n: Number(n), short: Number(short), over: Number(over) };
+      return [depths ? { ...count, depths } : count];
     }
     const message = `“${part.trim().slice(0, 40)}” is no count; write “bite 24 7 0”: of 24, 7 below and none above.`;
     issues.push({ path, message });

@@ -45,7 +45,10 @@ export function attemptOf(
               return faults ? [{ check: name, n, ...faults }] : [];
             }),
             ...(other ? [{ check: other.name, n, short: draft.also ?? 0, over: 0 }] : []),
-            { check: counted.name, n, short: draft.short ?? 0, over: draft.over ?? 0 },
+            {
+              ...{ check: counted.name, n, short: draft.short ?? 0, over: draft.over ?? 0 },
+              ...(draft.depths?.length && { depths: [...draft.depths] }),
+            },
           ]
         : [],
     measured: isLooped(plan) ? measuredOf(draft) : null,

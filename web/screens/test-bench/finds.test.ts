@@ -3,6 +3,7 @@ import type { MeasuredScrap } from '../../../core/eye/measure';
 import {
   added,
   countsOf,
+  depthsOf,
   findsOf,
   isDoubtful,
   judged,
@@ -39,10 +40,21 @@ test('finds lie along the seam, what is not counted left out, the doubtful told'
 });
 
 test('what the person says stands, and is sure', () => {
-  const finds = judged(findsOf(measured, 'missed'), 2, 'struck');
+  const finds = judged(findsOf(measured, 'missed'), 1, 'struck');
   expect(countsOf(finds)).toEqual({ n: 2, short: 0, over: 1 });
   expect(finds.some(isDoubtful)).toBe(false);
-  expect(countsOf(judged(finds, 2, 'sound'))).toEqual({ n: 3, short: 0, over: 1 });
+  expect(countsOf(judged(finds, 1, 'sound'))).toEqual({ n: 3, short: 0, over: 1 });
+});
+
+test('measured depths go with the finds that stand as they were measured', () => {
+  const finds = findsOf(measured, 'missed');
+  const at = { depthMm: 0.5, depthSpreadMm: 0.05 };
+  expect(depthsOf(finds)).toEqual([10, 20, 40].map((x) => ({ ...at, atMm: [x, 30] })));
+  // Struck out, said to be another, or added: nothing was measured of it.
+  const changed = added(judged(judged(finds, 0, 'struck'), 1, 'over'), [50, 30]);
+  expect(depthsOf(changed).map(({ atMm }) => atMm[0])).toEqual([40]);
+  // Said to be what it was taken for: it is sure, and stays measured.
+  expect(depthsOf(judged(finds, 1, 'short'))).toHaveLength(3);
 });
 
 test('one that was missed goes between its neighbours, or on after the last', () => {

@@ -1,5 +1,8 @@
 import type { MeasuredScrap } from '../../../core/eye/measure';
+import { mostMeasured } from '../../../contract/plan';
 import type { Fault } from '../../../core/margin/check';
+import type { MeasuredDepth } from '../../../core/margin/measured-depths';
+import type { KeptDepth } from './scrap-draft';
 
 /** What a find counts as; struck out it counts as nothing. */
 export const judgements = ['sound', 'short', 'over', 'struck'] as const;
@@ -13,6 +16,8 @@ export interface Find {
   readonly judged: Judgement;
   /** How sure the eye is of it, 0 … 1; 1 once the person has said. */
   readonly sure: number;
+  /** The check’s value as it was measured; null where it was not, or where the person says otherwise. */
+  readonly depth: MeasuredDepth | null;
 }
 
 /** Less sure than this, a find is asked about. */
@@ -25,20 +30,25 @@ export function findsOf({ stitches }: MeasuredScrap, below: Fault): Find[] {
   return stitches
     .filter(({ counted }) => counted)
     .toSorted((a, b) => a.atMm[0] - b.atMm[0])
-    .map(({ atMm, fault, sure }, id) => ({
+    .map(({ atMm, fault, sure, depthMm, depthSpreadMm }, id) => ({
       ...{ id, atMm, sure },
+      depth: depthMm === null ? null : { depthMm, depthSpreadMm: depthSpreadMm ?? 0 },
       judged: fault === null ? 'sound' : fault === below ? 'short' : 'over',
     }));
 }
 
 /** Says what a find is; the person is sure. */
 export const judged = (finds: readonly Find[], id: number, as: Judgement): Find[] =>
-  finds.map((find) => (find.id === id ? { ...find, judged: as, sure: 1 } : find));
+  finds.map((find) =>
+    find.id === id
+      ? { ...find, judged: as, sure: 1, depth: as === find.judged ? find.depth : null }
+      : find,
+  );
 
 /** Adds one the eye did not see, in its place along the seam. */
 export function added(finds: readonly Find[], atMm: Find['atMm']): Find[] {
   const id = Math.max(-1, ...finds.map((find) => find.id)) + 1;
-  return [...finds, { id, atMm, judged: 'sound' as const, sure: 1 }].sort(
+  return [...finds, { id, atMm, judged: 'sound' as const, sure: 1, depth: null }].sort(
     (a, b) => a.atMm[0] - b.atMm[0],
   );
 }
@@ -59,6 +69,25 @@ export function countsOf(finds: readonly Find[]) {
   const of = (as: Judgement) => finds.filter((find) => find.judged === as).length;
   return { n: finds.length - of('struck'), short: of('short'), over: of('over') };
 }
+
+/** To the hundredth of a millimetre, which is finer than anything is measured. */
+const hundredth = (mm: number) => Math.round(mm * 100) / 100;
+
+/** What was measured of the finds that still stand as they were measured. */
+export const depthsOf = (finds: readonly Find[]): KeptDepth[] =>
+  finds
+    .flatMap(({ depth, judged: as, atMm }) =>
+      depth && as !== 'struck'
+        ? [
+            {
+              depthMm: hundredth(depth.depthMm),
+              depthSpreadMm: hundredth(depth.depthSpreadMm),
+              atMm: [hundredth(atMm[0]), hundredth(atMm[1])] as [number, number],
+            },
+          ]
+        : [],
+    )
+    .slice(0, mostMeasured);
 
 /** The chance that not more than one is judged wrongly, as things stand. */
 export function sureOf(finds: readonly Find[]): number {

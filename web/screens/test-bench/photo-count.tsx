@@ -13,7 +13,7 @@ import { sendFile } from '../../ground/api';
 import { useLengths } from '../../ground/lengths-context';
 import { issueInWords } from '../../words/refusals';
 import { measuredPhoto } from '../../workers/eye';
-import { countsOf, findsOf, type Find } from './finds';
+import { countsOf, depthsOf, findsOf, type Find } from './finds';
 import { FoundOnPhoto } from './found-on-photo';
 import type { ScrapDraft } from './scrap-draft';
 
@@ -95,7 +95,7 @@ function Counting({ bench, sewn, set, onDone }: PhotoCountProps & { onDone(): vo
   const take = async (file: File, finds: readonly Find[]) => {
     const { n, short, over } = countsOf(finds);
     // The right side shows only what comes through; how many were sewn the other side tells.
-    set(face === 'right' ? { over } : { n, short, over });
+    set(face === 'right' ? { over } : { n, short, over, depths: depthsOf(finds) });
     try {
       set({ photoId: (await sendFile<Photo>('photos', file)).id });
       onDone();

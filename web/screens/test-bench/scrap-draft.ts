@@ -1,8 +1,14 @@
 import { symptomIds, type SymptomId } from '../../../core/diagnose/symptom';
+import type { MeasuredDepth } from '../../../core/margin/measured-depths';
 import type { DialSettings } from '../../../core/kit/dial-steps';
 import { keepHere, keptHere, useKeptHere } from '../../ground/kept-here';
 import { newId } from '../../ground/new-id';
 import { verdicts, type Verdict } from '../../../contract/records';
+
+/** A stitch as it was measured in a photo. */
+export interface KeptDepth extends MeasuredDepth {
+  readonly atMm: [xMm: number, yMm: number];
+}
 
 /** A scrap that is being written down. */
 export interface ScrapDraft {
@@ -15,6 +21,8 @@ export interface ScrapDraft {
   readonly n: number | null;
   readonly short: number | null;
   readonly over: number | null;
+  /** Those of n that were measured in a photo; gone once the counts are set otherwise. */
+  readonly depths?: readonly KeptDepth[];
   /** Faults of the check that another drift decides, where there is one. */
   readonly also: number | null;
   /** Faults of checks that are counted only when one wants to; by their name. */
@@ -77,6 +85,7 @@ function isDraft(value: unknown): value is ScrapDraft {
     typeof draft.more === 'object' &&
     draft.more !== null &&
     [draft.photoId, draft.sewnOn].every(isWord) &&
+    (draft.depths === undefined || Array.isArray(draft.depths)) &&
     Array.isArray(draft.symptoms) &&
     (draft.symptoms as unknown[]).every((id) => symptomIds.includes(id as SymptomId)) &&
     (draft.verdict === null || verdicts.includes(draft.verdict as Verdict)) &&

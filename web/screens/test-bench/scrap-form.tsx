@@ -98,7 +98,8 @@ export function ScrapForm({ bench }: { bench: Bench }) {
           more={more}
           draft={draft}
           tried={tried && !onlyLooked}
-          set={setDraft}
+          // Counted otherwise than it was measured: then the count stands.
+          set={(patch) => setDraft({ ...patch, depths: [] })}
         />
       )}
       {cornered && <CornersFields draft={draft} set={setDraft} />}
