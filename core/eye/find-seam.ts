@@ -116,19 +116,21 @@ function likelyAngles(field: Field): number[] {
 /** Waves of rows at evenly spaced frequencies: [wave][row], real and imaginary. */
 interface Waves {
   readonly perMm: number;
-  readonly from: number;
-  readonly re: readonly Float32Array[];
-  readonly im: readonly Float32Array[];
+  readonly re: Float32Array[];
+  readonly im: Float32Array[];
   /** The usual power of each wave where there is no seam. */
-  readonly power: readonly number[];
+  readonly power: number[];
 }
 
-/** Every row’s waves, as many as a repeat of any believable length needs. @param indices of `perMm` */
-function wavesOf(field: Field, perMm: number, indices: ReadonlySet<number>): Waves {
+/** No waves yet of a field that is turned to a direction. */
+const noWaves = (perMm: number): Waves => ({ perMm, re: [], im: [], power: [] });
+
+/** Works out such of a field’s waves as are not known yet. @param indices of `perMm` */
+function addWaves(waves: Waves, field: Field, indices: ReadonlySet<number>): void {
   const { width, height, values, pxPerMm } = field;
-  const [re, im, power]: [Float32Array[], Float32Array[], number[]] = [[], [], []];
   for (const index of indices) {
-    const turn = (2 * PI * index * perMm) / pxPerMm;
+    if (waves.re[index]) continue;
+    const turn = (2 * PI * index * waves.perMm) / pxPerMm;
     const [ct, st] = [new Float32Array(width), new Float32Array(width)];
     for (let x = 0; x < width; x++) {
       ct[x] = cos(turn * (x - (width - 1) / 2));
@@ -145,12 +147,12 @@ function wavesOf(field: Field, perMm: number, indices: ReadonlySet<number>): Wav
       a[row] = real;
       b[row] = imaginary;
     }
-    [re[index], im[index]] = [a, b];
+    waves.re[index] = a;
+    waves.im[index] = b;
     const powers = a.map((value, row) => value * value + b[row]! * b[row]!).sort();
     // Half of all rows have less: of an exponential spread that is ln 2 of its mean.
-    power[index] = (powers[height >> 1] ?? 0) / Math.LN2;
+    waves.power[index] = (powers[height >> 1] ?? 0) / Math.LN2;
   }
-  return { perMm, from: 0, re, im, power };
 }
 
 /** The waves of the stitch itself: for each, what every row around its own line has of it. */
@@ -348,12 +350,18 @@ export function findSeams(
   // The machine’s own length is what one expects; thread must speak for another.
   const weightOf = ({ score, repeatMm }: Best) =>
     (score / scoreInflated) ** 2 - (Math.log(repeatMm / seen.repeatMm) / lengthSpread) ** 2;
+  const turnedTo = new Map<number, { readonly field: Field; readonly waves: Waves }>();
   /** The best of every way of lying. */
   const look = (angle: number, lengths: readonly number[], among: typeof ways): Turned[] => {
     const indices = new Set(
       lengths.flatMap((mm) => Array.from({ length: mostWaves + 1 }, (_, k) => waveAt(mm, k))),
     );
-    const waves = wavesOf(turnedBy(clipped, angle), perMm, indices);
+    // Ways that are gone uphill by themselves come through the same directions.
+    const key = round(angle * 1e5);
+    const known = turnedTo.get(key) ?? { field: turnedBy(clipped, angle), waves: noWaves(perMm) };
+    turnedTo.set(key, known);
+    const { field: turnedField, waves } = known;
+    addWaves(waves, turnedField, indices);
     return among.map((way) => {
       const pattern = patternOf(seen, way.turned[1], pxPerMm);
       return lengths

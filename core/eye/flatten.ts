@@ -82,7 +82,9 @@ export function flattened({ width, height, grey, pxPerMm }: ScaledImage): Field 
  */
 export function toned({ width, height, grey, pxPerMm }: ScaledImage): Field {
   const of = Float32Array.from({ length: 256 }, (_, value) => Math.log(value + blackGrey));
-  return { width, height, pxPerMm, values: Float32Array.from(grey, (value) => of[value]!) };
+  const values = new Float32Array(grey.length);
+  for (let i = 0; i < values.length; i++) values[i] = of[grey[i]!]!;
+  return { width, height, pxPerMm, values };
 }
 
 /** A sewing thread on cloth lies so wide, mm; what is filtered for. */

@@ -1,5 +1,5 @@
 import type { Check } from './check';
-import type { ShiftGrid } from './posterior-grid';
+import type { ShiftGrid } from './shift-grid';
 
 /** The counted check’s value of one stitch, measured. */
 export interface MeasuredDepth {

@@ -4,6 +4,7 @@ import { addMeasured, driftOf, type MeasuredDepth, type MeasuredDrift } from './
 import { normalDrift } from './normal';
 import { plainPrior, type Prior } from './prior';
 import type { MarginSettings } from './set-up';
+import { shiftAt, shiftGridOf, type ShiftGrid } from './shift-grid';
 
 /** What was counted on a sewn sample, for the kind of stitch that one check watches. */
 export interface Sample {
@@ -17,22 +18,6 @@ export interface Sample {
   readonly depths?: readonly MeasuredDepth[] | undefined;
 }
 
-/** The even grid of offsets: how far to either side it goes where a prior says nothing else, mm. */
-const usualReachMm = 2;
-const shiftStepMm = 0.025;
-
-/** Offsets as a posterior's grid has them, mm. */
-export interface ShiftGrid {
-  readonly fromMm: number;
-  readonly stepMm: number;
-  readonly count: number;
-}
-
-const shiftGridOf = ({ reachMm = usualReachMm }: Prior): ShiftGrid => ({
-  ...{ fromMm: -reachMm, stepMm: shiftStepMm },
-  count: Math.round((2 * reachMm) / shiftStepMm) + 1,
-});
-
 const logSigmaGrid = { from: -1.2, step: 0.03, count: 81 } as const;
 
 /** The posterior of offset and spread: plain data, a row of offsets for each spread. */
@@ -42,8 +27,6 @@ export interface PosteriorGrid {
   readonly sigmasMm: readonly number[];
   readonly shifts: ShiftGrid;
 }
-
-const shiftAt = ({ fromMm, stepMm }: ShiftGrid, i: number) => fromMm + i * stepMm;
 
 /** The spread of a row, mm; halves lie between rows. */
 export function sigmaAt(grid: Pick<PosteriorGrid, 'sigmasMm'>, row: number): number {
