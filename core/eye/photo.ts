@@ -3,7 +3,8 @@ import type { ScrapCard } from './card';
 import type { Expected } from './expected';
 import type { GreyImage, ScaledImage } from './grey';
 import { locateCard } from './locate';
-import { measureScrap, type MeasuredScrap } from './measure';
+import { measureScrap } from './measure';
+import type { MeasuredScrap } from './measured-scrap';
 import { rectified } from './rectify';
 
 /** A photo of a scrap on its card, measured. */

@@ -1,5 +1,6 @@
 import { expectedOn, type Face } from '../eye/expected';
-import { measureScrap, type MeasuredScrap, type MeasuredStitch } from '../eye/measure';
+import { measureScrap } from '../eye/measure';
+import type { MeasuredScrap, MeasuredStitch } from '../eye/measured-scrap';
 import type { Finish } from '../finish/finish';
 import type { SewingPlan } from '../finish/sewing-plan';
 import { Impossible } from '../impossible';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { MeasuredScrap } from '../../../core/eye/measure';
+import type { MeasuredScrap } from '../../../core/eye/measured-scrap';
 import {
   added,
   countsOf,

@@ -1,4 +1,5 @@
-import type { MeasuredScrap } from '../../../core/eye/measure';
+import { atMostOneWrong } from '../../../core/eye/how-sure';
+import type { MeasuredScrap } from '../../../core/eye/measured-scrap';
 import { mostMeasured } from '../../../contract/plan';
 import type { Fault } from '../../../core/margin/check';
 import type { MeasuredDepth } from '../../../core/margin/measured-depths';
@@ -90,11 +91,5 @@ export const depthsOf = (finds: readonly Find[]): KeptDepth[] =>
     .slice(0, mostMeasured);
 
 /** The chance that not more than one is judged wrongly, as things stand. */
-export function sureOf(finds: readonly Find[]): number {
-  let [none, one] = [1, 0];
-  for (const { sure } of finds) {
-    one = one * sure + none * (1 - sure);
-    none *= sure;
-  }
-  return none + one;
-}
+export const sureOf = (finds: readonly Find[]): number =>
+  atMostOneWrong(finds.map(({ sure }) => sure));

@@ -1,0 +1,189 @@
+import type { Fault } from '../margin/check';
+import type { Penetration } from '../stitch/stitch';
+import type { Expected } from './expected';
+import type { Field } from './flatten';
+import type { FoundSeam } from './find-seam';
+import { atMostOneWrong, faultOf, sureOf } from './how-sure';
+import { meanAndSpread } from './mean-and-spread';
+import type { MeasuredScrap, MeasuredStitch } from './measured-scrap';
+import { inWindow } from './on-seam';
+import { referenceLine, type ReferenceLine } from './reference-line';
+import { refuse } from './refused';
+import { middleOf, plainness, traced, type TracedHole } from './trace';
+
+/** A seam has at least so many holes, each much likelier thread than cloth, in log. */
+const leastHoles = 4;
+const leastLogOdds = 3;
+/** A thread stands out on both sides by 6 spreads of the cloth or more; a shadow by 3. */
+const leastPlainness = 4;
+/** What lies beside so many of the likeliest ways of lying is looked for. */
+const mostLooked = 3;
+/** Thread to both its neighbours is twice as likely as thread to one. */
+const wholeShare = 0.6;
+/** Ways of lying that follow the thread nearly as well as the best. */
+const nearlyAsPlain = 0.95;
+/** What rectifying, a fold that is not quite straight, and thread’s own width leave open, mm. */
+const leftOpenMm = 0.05;
+
+const kindOf = (role: Penetration['role'], isLine: boolean): MeasuredStitch['kind'] =>
+  isLine ? 'line' : role;
+
+/**
+ * The part of a thread that is there: the longest stretch of holes between which thread is likelier
+ * than cloth, gaps of a hole or two let through.
+ */
+function sewnPart(thread: readonly TracedHole[]): TracedHole[] {
+  const order = [...thread].sort((a, b) => a.alongMm - b.alongMm);
+  let best: [number, number] = [0, 0];
+  let [start, sum] = [0, 0];
+  let most = 0;
+  order.forEach(({ logOdds }, i) => {
+    if (sum <= 0) [start, sum] = [i, 0];
+    sum += Math.max(-6, Math.min(6, logOdds));
+    if (sum > most) {
+      most = sum;
+      best = [start, i + 1];
+    }
+  });
+  const [from, to] = [order[best[0]]?.alongMm ?? 0, order[best[1] - 1]?.alongMm ?? 0];
+  const sewn = thread.filter(({ alongMm }) => alongMm >= from && alongMm <= to);
+  // At either end a hole that thread comes to from one side only lies anywhere along it.
+  const half = wholeShare * middleOf(sewn.map(({ logOdds }) => logOdds));
+  const whole = sewn.filter(({ logOdds }) => logOdds >= half).map(({ alongMm }) => alongMm);
+  const ends = [Math.min(...whole), Math.max(...whole)] as const;
+  return sewn.filter(({ alongMm }) => alongMm >= ends[0] && alongMm <= ends[1]);
+}
+
+/** How long stitches are by how far apart like holes of neighbouring repeats lie. */
+function lengthsOf(thread: readonly TracedHole[], stitches: number): number[] {
+  return thread.flatMap((one) => {
+    const next = thread.find(({ hole, repeat }) => hole === one.hole && repeat === one.repeat + 1);
+    return next ? [Math.abs(next.alongMm - one.alongMm) / stitches] : [];
+  });
+}
+
+const isLineOf = ({ holes }: Expected['seen']) =>
+  holes.every(({ acrossMm }) => acrossMm === holes[0]!.acrossMm);
+
+const hasBites = ({ holes }: Expected['seen']) => holes.some(({ role }) => role === 'bite');
+
+/** The same line with what it was led along on its other side. */
+const mirrored = (seam: FoundSeam): FoundSeam => ({ ...seam, turned: [seam.turned[0], -1] });
+
+/**
+ * Measures a thread that is seen from hole to hole: of several ways a seam may lie the plainest is
+ * followed, and what it was led along looked for beside it.
+ *
+ * @param tones how light the window is
+ * @param standing what stands out of it
+ * @param seams where it may lie, the likeliest first
+ * @param findAlong looks for the seam once more, in a direction
+ * @throws Impossible where no thread is plain enough
+ */
+export function measureThread(
+  { seen, judged }: Expected,
+  tones: Field,
+  standing: Field,
+  seams: readonly FoundSeam[],
+  findAlong: (angle: number) => readonly FoundSeam[],
+): MeasuredScrap {
+  const { pxPerMm } = tones;
+  const likely = (thread: readonly TracedHole[]) =>
+    thread.reduce((sum, { logOdds }) => sum + logOdds, 0);
+  const sightOf = (one: FoundSeam) => ({
+    seam: one,
+    thread: sewnPart(traced(standing, seen, one)),
+  });
+  const sights = seams
+    .flatMap((one) => (isLineOf(seen) ? [one, mirrored(one)] : [one]))
+    .map(sightOf);
+  // A seam runs along what it was led along, which is the straighter of the two.
+  const beside = seams
+    .slice(0, mostLooked)
+    .map((one, i) => ({ one, line: referenceLine(tones, one, sights[i]!.thread) }))
+    .sort((x, y) => (y.line?.total ?? -1e9) - (x.line?.total ?? -1e9))[0];
+  if (beside?.line && seen.reference !== null) {
+    sights.push(...findAlong(beside.one.angle + beside.line.slope).map(sightOf));
+  }
+  const plain = sights.map(({ seam, thread }) => plainness(standing, seam, thread));
+  const most = Math.max(...plain);
+  const [best] = sights
+    .filter((_, i) => plain[i]! >= nearlyAsPlain * most)
+    .map((sight) => ({
+      ...sight,
+      // A swing over a raw edge changes from cloth to paper on its way: it is counted by hand.
+      line:
+        seen.reference === null || !hasBites(seen)
+          ? null
+          : referenceLine(tones, sight.seam, sight.thread),
+    }))
+    // Where thread alone leaves open how a stitch lies, what it was led along says.
+    .sort(
+      (a, b) =>
+        (b.line?.total ?? -1e9) - (a.line?.total ?? -1e9) || likely(b.thread) - likely(a.thread),
+    );
+  if (!best) return refuse('no-stitch');
+  const { seam, thread, line } = best;
+  // A hole or two that might be thread are weave.
+  const isPlain = most >= leastPlainness && likely(thread) >= leastLogOdds * thread.length;
+  if (thread.length < leastHoles || !isPlain) {
+    refuse('no-stitch');
+  }
+  const isLine = isLineOf(seen);
+  const stitches = thread.map((one): MeasuredStitch => {
+    const { hole, alongMm, acrossMm, acrossSpreadMm, logOdds } = one;
+    const there = 1 / (1 + Math.exp(-logOdds));
+    const common = {
+      kind: kindOf(hole.role, isLine),
+      atMm: inWindow(seam, pxPerMm, [alongMm, acrossMm]),
+      counted: hole.counted,
+    };
+    if (!line || !hole.counted) {
+      return { ...common, depthMm: null, depthSpreadMm: null, fault: null, sure: there };
+    }
+    const edge = line.acrossMm + line.slope * alongMm;
+    const depthMm = judged.valueMm(seam.turned[1] * (acrossMm - edge));
+    const spread = Math.hypot(acrossSpreadMm, line.spreadMm, leftOpenMm);
+    return {
+      ...common,
+      ...{ depthMm, depthSpreadMm: spread, fault: faultOf(depthMm, judged) },
+      sure: there * sureOf(depthMm, spread, judged),
+    };
+  });
+  const counted = stitches.filter((stitch) => stitch.counted);
+  const of = (fault: Fault) => counted.filter((stitch) => stitch.fault === fault).length;
+  const lengths = meanAndSpread(lengthsOf(thread, seen.stitches));
+  const offs = (side: 1 | -1) =>
+    middleOf(
+      thread
+        .filter(({ hole }) => isOutermost(hole.acrossMm, seen.holes, side))
+        .map(({ acrossMm }) => acrossMm),
+    );
+  return {
+    stitches,
+    counts: line && {
+      ...{ check: judged.check, n: counted.length },
+      ...{ short: of(judged.below), over: of(judged.above) },
+    },
+    lengthMm: lengths.mean > 0 ? lengths : { mean: seam.repeatMm / seen.stitches, sd: 0 },
+    widthMm: isLine ? null : Math.abs(offs(1) - offs(-1)),
+    reference: line && referenceEnds(line, seam, thread, pxPerMm),
+    sure: line ? atMostOneWrong(counted.map(({ sure }) => sure)) : 0,
+  };
+}
+
+/** The two ends of the line that was measured from, in the window. */
+function referenceEnds(
+  { acrossMm, slope }: ReferenceLine,
+  seam: FoundSeam,
+  thread: readonly TracedHole[],
+  pxPerMm: number,
+) {
+  const along = thread.map(({ alongMm }) => alongMm);
+  return [Math.min(...along), Math.max(...along)].map((mm) =>
+    inWindow(seam, pxPerMm, [mm, acrossMm + slope * mm]),
+  );
+}
+
+const isOutermost = (acrossMm: number, holes: Expected['seen']['holes'], side: 1 | -1): boolean =>
+  holes.every((other) => side * (acrossMm - other.acrossMm) >= -1e-9);

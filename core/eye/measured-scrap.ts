@@ -1,0 +1,36 @@
+import type { Fault } from '../margin/check';
+
+/** One find on a scrap. */
+export interface MeasuredStitch {
+  readonly kind: 'bite' | 'run' | 'swing' | 'line';
+  /** From the window’s upper left corner, mm. */
+  readonly atMm: readonly [xMm: number, yMm: number];
+  /** The value of the counted check: how deep a bite goes, how far a line lies from its edge. */
+  readonly depthMm: number | null;
+  /** How far that may be off, one spread, mm. */
+  readonly depthSpreadMm: number | null;
+  readonly fault: Fault | null;
+  /** How sure it is that it is judged rightly, 0 … 1. */
+  readonly sure: number;
+  /** Whether it is one of those that are counted. */
+  readonly counted: boolean;
+}
+
+/** What a picture of one face of a scrap tells. */
+export interface MeasuredScrap {
+  readonly stitches: readonly MeasuredStitch[];
+  /** Null where the face shows nothing that the check could be judged by. */
+  readonly counts: {
+    readonly check: string;
+    readonly n: number;
+    readonly short: number;
+    readonly over: number;
+  } | null;
+  readonly lengthMm: { readonly mean: number; readonly sd: number };
+  /** From the outermost holes on one side to those on the other; null for a line. */
+  readonly widthMm: number | null;
+  /** The line it was measured from, as two places in the window. */
+  readonly reference: readonly (readonly [number, number])[] | null;
+  /** How sure it is that the counts are right to within one, 0 … 1. */
+  readonly sure: number;
+}

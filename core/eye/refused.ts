@@ -1,0 +1,13 @@
+import { Impossible, refusal } from '../impossible';
+
+const messages = {
+  'no-stitch':
+    'No stitch of this kind is told from the cloth: thread and cloth have the same colour here, or another seam lies in the window. Light it from the side, sew the scrap with another thread, or count by hand.',
+  'no-prick':
+    'No row of bites is seen on this side. If you see none either, none shows; else light it from the side, or count by hand.',
+} as const;
+
+/** Says what can’t be told from a picture, and what to do. @throws Impossible always */
+export function refuse(code: keyof typeof messages): never {
+  throw new Impossible([refusal('picture', code, messages[code])]);
+}
