@@ -34,7 +34,7 @@ const placed = runPlacingStudy(walked);
 const eyed = runEyeStudy(Math.max(2, Math.ceil(walked / 25)), (name) => console.error(`… ${name}`));
 rmSync(folder, { recursive: true, force: true });
 
-const percent = (share) => `${(100 * share).toFixed(1)} %`;
+const percent = (share) => (Number.isFinite(share) ? `${(100 * share).toFixed(1)} %` : '–');
 console.log('| set-up | after | offset held | spread held |');
 console.log('| --- | --- | --- | --- |');
 for (const { name, coverage } of rows) {

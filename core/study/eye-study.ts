@@ -27,7 +27,7 @@ export interface EyeCase {
   readonly pxPerMm: number;
 }
 
-/** How well the eye sees one kind of photo. */
+/** How well the eye sees one kind of photo; a share of nothing is NaN. */
 export interface EyeSeen {
   readonly photos: number;
   /** Photos it said it can’t count on. */
@@ -181,10 +181,10 @@ export function eyeStudy(it: EyeCase, photos: number, random: () => number): Eye
   return {
     ...{ photos, refused },
     foundShare: seen > 0 ? 1 - missed / seen : NaN,
-    falseFinds: none / Math.max(1, counted),
-    withinOneShare: within / Math.max(1, counted),
+    falseFinds: counted > 0 ? none / counted : 0,
+    withinOneShare: within / counted,
     depthErrorMm: { median: shareAt(errors, 0.5), nineOfTen: shareAt(errors, 0.9) },
     lengthErrorMm: shareAt(lengths, 0.5),
-    coverage: inside / Math.max(1, errors.length),
+    coverage: inside / errors.length,
   };
 }
