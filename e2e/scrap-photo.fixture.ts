@@ -1,6 +1,5 @@
 import sharp from 'sharp';
-import { cornersOf, scrapCard } from '../core/eye/card';
-import { pictureOf, printedCard, windowSeen } from '../core/eye/eye.fixture';
+import { scrapOnCard } from '../core/eye/eye.fixture';
 import { finishById } from '../core/finish/catalogue';
 import { marginOfPlan } from '../core/plan/margin-of-plan';
 import { plainPlan } from '../core/plan/plain-plan';
@@ -29,21 +28,9 @@ export async function capeScrapPhoto(): Promise<{ readonly jpeg: Buffer; readonl
     11,
   );
   const window = photographed(flat, { blurMm: 0.02, noise: 0, falloff: 0, seed: 'q' });
-  const card = scrapCard('a4');
-  const [left, top] = cornersOf(card.window)[0]!;
-  const scrap = ([x, y]: readonly [number, number]) => {
-    const column = Math.min(window.width - 1, Math.floor((x - left) * window.pxPerMm));
-    const row = Math.min(window.height - 1, Math.floor((y - top) * window.pxPerMm));
-    return (window.grey[row * window.width + column]! - 20) / 215;
-  };
-  const size = { width: 1560, height: 1240 };
-  const { picture } = pictureOf(card, printedCard(card, scrap), {
-    ...size,
-    windowPx: windowSeen(card, { pxPerMm: 10, tilt: 0.1, turn: 0.03, at: [780, 620] }),
-    ...{ blurPx: 0.6, noise: 3, falloff: 0.2 },
-  });
-  const raw = { ...size, channels: 1 } as const;
-  const jpeg = await sharp(Buffer.from(picture.grey), { raw }).jpeg({ quality: 88 }).toBuffer();
+  const { width, height, grey } = scrapOnCard(window);
+  const raw = { width, height, channels: 1 } as const;
+  const jpeg = await sharp(Buffer.from(grey), { raw }).jpeg({ quality: 88 }).toBuffer();
   return { jpeg, bites: swatch.stitches.length };
 }
 

@@ -1,6 +1,5 @@
 import sharp from 'sharp';
-import { cornersOf, scrapCard } from '../core/eye/card';
-import { pictureOf, printedCard, windowSeen } from '../core/eye/eye.fixture';
+import { scrapOnCard } from '../core/eye/eye.fixture';
 import { eyeCases } from '../core/study/eye-cases';
 import { drawnPhoto } from '../core/study/eye-study';
 import { evenDraws } from '../core/swatch/draw';
@@ -34,22 +33,9 @@ const told = (body: unknown) =>
 async function photo() {
   const it = eyeCases().find(({ name }) => name === 'blind hem, wrong side, checked, soft')!;
   const drawn = drawnPhoto({ ...it, pxPerMm: 11, blurMm: 0.03 }, evenDraws(6));
-  const { window } = drawn;
-  const card = scrapCard('a4');
-  const [left, top] = cornersOf(card.window)[0]!;
-  const scrap = ([x, y]: readonly [number, number]) => {
-    const column = Math.min(window.width - 1, Math.floor((x - left) * window.pxPerMm));
-    const row = Math.min(window.height - 1, Math.floor((y - top) * window.pxPerMm));
-    return (window.grey[row * window.width + column]! - 20) / 215;
-  };
-  const size = { width: 1560, height: 1240 };
-  const { picture } = pictureOf(card, printedCard(card, scrap), {
-    ...size,
-    windowPx: windowSeen(card, { pxPerMm: 10, tilt: 0.1, turn: 0.03, at: [780, 620] }),
-    ...{ blurPx: 0.6, noise: 3, falloff: 0.2 },
-  });
-  const raw = { ...size, channels: 1 } as const;
-  const jpeg = await sharp(Buffer.from(picture.grey), { raw }).jpeg({ quality: 88 }).toBuffer();
+  const { width, height, grey } = scrapOnCard(drawn.window);
+  const raw = { width, height, channels: 1 } as const;
+  const jpeg = await sharp(Buffer.from(grey), { raw }).jpeg({ quality: 88 }).toBuffer();
   return { jpeg, drawn };
 }
 

@@ -1,6 +1,6 @@
 import seedrandom from 'seedrandom';
-import { cornersOf, type ScrapCard } from './card';
-import type { GreyImage } from './grey';
+import { cornersOf, scrapCard, type ScrapCard } from './card';
+import type { GreyImage, ScaledImage } from './grey';
 import { homographyOf, type Homography, type Place } from './homography';
 import { fieldsOf } from './marks';
 
@@ -143,4 +143,20 @@ export function windowSeen(
     const near = awayMm / (awayMm + ty * sin);
     return [at[0] + tx * pxPerMm * near, at[1] + ty * cos * pxPerMm * near];
   });
+}
+
+/** A scrap, as it looks from straight above, in the window of a card that a phone was held over. */
+export function scrapOnCard(window: ScaledImage): GreyImage {
+  const card = scrapCard('a4');
+  const [left, top] = cornersOf(card.window)[0]!;
+  const scrap: Printed = ([x, y]) => {
+    const column = min(window.width - 1, floor((x - left) * window.pxPerMm));
+    const row = min(window.height - 1, floor((y - top) * window.pxPerMm));
+    return (window.grey[row * window.width + column]! - 20) / 215;
+  };
+  return pictureOf(card, printedCard(card, scrap), {
+    ...{ width: 1560, height: 1240 },
+    windowPx: windowSeen(card, { pxPerMm: 10, tilt: 0.1, turn: 0.03, at: [780, 620] }),
+    ...{ blurPx: 0.6, noise: 3, falloff: 0.2 },
+  }).picture;
 }
