@@ -1,6 +1,6 @@
 import { spreadOf, type Field } from './flatten';
 import { angleStepDegrees, likelyAngles } from './seam-angles';
-import type { Seen } from './seen';
+import { isLine, type Seen } from './seen';
 import {
   addWaves,
   mostWaves,
@@ -130,9 +130,6 @@ const turns: readonly (readonly [1 | -1, 1 | -1])[] = [
   [1, -1],
   [-1, 1],
 ];
-
-/** Whether every hole lies as far across as every other. */
-const isLine = ({ holes }: Seen) => holes.every(({ acrossMm }) => acrossMm === holes[0]!.acrossMm);
 
 /** Whether a stitch sewn backwards looks as it does forwards, shifted along. */
 function isSameBackwards({ holes, repeatMm }: Seen): boolean {

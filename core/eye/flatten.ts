@@ -88,7 +88,7 @@ export function toned({ width, height, grey, pxPerMm }: ScaledImage): Field {
 }
 
 /** A sewing thread on cloth lies so wide, mm; what is filtered for. */
-export const threadWidthMm = 0.3;
+const threadWidthMm = 0.3;
 /** How far around a thread the cloth is that it is told from, mm. */
 const besideThreadMm = 1.2;
 

@@ -9,6 +9,7 @@ import type { MeasuredScrap, MeasuredStitch } from './measured-scrap';
 import { inWindow } from './on-seam';
 import { referenceLine, type ReferenceLine } from './reference-line';
 import { refuse } from './refused';
+import { isLine } from './seen';
 import { middleOf, plainness, traced, type TracedHole } from './trace';
 
 /** A seam has at least so many holes, each much likelier thread than cloth, in log. */
@@ -25,8 +26,8 @@ const nearlyAsPlain = 0.95;
 /** What rectifying, a fold that is not quite straight, and thread’s own width leave open, mm. */
 const leftOpenMm = 0.05;
 
-const kindOf = (role: Penetration['role'], isLine: boolean): MeasuredStitch['kind'] =>
-  isLine ? 'line' : role;
+const kindOf = (role: Penetration['role'], straight: boolean): MeasuredStitch['kind'] =>
+  straight ? 'line' : role;
 
 /**
  * The part of a thread that is there: the longest stretch of holes between which thread is likelier
@@ -62,9 +63,6 @@ function lengthsOf(thread: readonly TracedHole[], stitches: number): number[] {
   });
 }
 
-const isLineOf = ({ holes }: Expected['seen']) =>
-  holes.every(({ acrossMm }) => acrossMm === holes[0]!.acrossMm);
-
 const hasBites = ({ holes }: Expected['seen']) => holes.some(({ role }) => role === 'bite');
 
 /** The same line with what it was led along on its other side. */
@@ -94,9 +92,7 @@ export function measureThread(
     seam: one,
     thread: sewnPart(traced(standing, seen, one)),
   });
-  const sights = seams
-    .flatMap((one) => (isLineOf(seen) ? [one, mirrored(one)] : [one]))
-    .map(sightOf);
+  const sights = seams.flatMap((one) => (isLine(seen) ? [one, mirrored(one)] : [one])).map(sightOf);
   // A seam runs along what it was led along, which is the straighter of the two.
   const beside = seams
     .slice(0, mostLooked)
@@ -129,12 +125,12 @@ export function measureThread(
   if (thread.length < leastHoles || !isPlain) {
     refuse('no-stitch');
   }
-  const isLine = isLineOf(seen);
+  const straight = isLine(seen);
   const stitches = thread.map((one): MeasuredStitch => {
     const { hole, alongMm, acrossMm, acrossSpreadMm, logOdds } = one;
     const there = 1 / (1 + Math.exp(-logOdds));
     const common = {
-      kind: kindOf(hole.role, isLine),
+      kind: kindOf(hole.role, straight),
       atMm: inWindow(seam, pxPerMm, [alongMm, acrossMm]),
       counted: hole.counted,
     };
@@ -166,7 +162,7 @@ export function measureThread(
       ...{ short: of(judged.below), over: of(judged.above) },
     },
     lengthMm: lengths.mean > 0 ? lengths : { mean: seam.repeatMm / seen.stitches, sd: 0 },
-    widthMm: isLine ? null : Math.abs(offs(1) - offs(-1)),
+    widthMm: straight ? null : Math.abs(offs(1) - offs(-1)),
     reference: line && referenceEnds(line, seam, thread, pxPerMm),
     sure: line ? atMostOneWrong(counted.map(({ sure }) => sure)) : 0,
   };

@@ -58,18 +58,13 @@ test('a scrap laid the other way round measures the same', () => {
   expect(Math.abs(middle(one!.depths) - middle(other!.depths))).toBeLessThan(0.1);
 });
 
-test('where no thread is told from the cloth, nothing is counted', () => {
-  const bare = { ...wrong, look: { ...wrong.look, thread: wrong.look.cloth } };
-  const photo = drawnPhoto(bare, evenDraws(5));
-  // Cloth, stripes and the fold are there; of the stitch nothing can be seen.
-  const cloth = { ...photo.window, grey: photo.window.grey.map((_, at) => cloths(at)) };
-  expect(refusalOf(() => measureScrap(cloth, photo.expected))).toBe('no-stitch');
-  const hidden = drawnPhoto(
-    { ...right, look: { ...right.look, thread: right.look.cloth } },
-    evenDraws(5),
-  );
-  const plain = { ...hidden.window, grey: hidden.window.grey.map((_, at) => cloths(at)) };
-  expect(refusalOf(() => measureScrap(plain, hidden.expected))).toBe('no-prick');
+test.each([
+  ['no-stitch', wrong],
+  ['no-prick', right],
+] as const)('on bare cloth nothing is counted: %s', (code, it) => {
+  const { window, expected } = drawnPhoto(it, evenDraws(5));
+  const bare = { ...window, grey: window.grey.map((_, at) => cloths(at)) };
+  expect(refusalOf(() => measureScrap(bare, expected))).toBe(code);
 });
 
 /** Even noise about a middle grey, the same every time. */

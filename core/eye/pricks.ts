@@ -23,6 +23,8 @@ const mostAlongMm = 1;
 const mostShownMm = 4;
 const loudest = 2.5;
 
+/** How far half of what shows may be off, one spread, mm: by the study. */
+const shownSpreadMm = 0.1;
 /** A thread’s round ends and the blur look longer than what shows by so much, mm. */
 const roundEndsMm = 0.14;
 
@@ -140,7 +142,7 @@ export function findPricks(field: Field, seen: Seen, seam: FoundSeam): Prick[] {
       ...{ alongMm: find.along, acrossMm: (find.from + find.to) / 2 },
       shows,
       shownMm: shows > 0.5 ? max(0.05, find.to - find.from - roundEndsMm) : 0,
-      spreadMm: 0.1,
+      spreadMm: shownSpreadMm,
     };
   });
 }

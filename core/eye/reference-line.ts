@@ -1,4 +1,4 @@
-import type { Field } from './flatten';
+import { spreadOf, type Field } from './flatten';
 import type { FoundSeam } from './find-seam';
 import { lookAlong, type LookAt } from './on-seam';
 import { middleOf, type TracedHole } from './trace';
@@ -192,14 +192,8 @@ function peak(values: Float32Array, at: number): number {
 /** A line that stands out less is not told from what else is there. */
 const leastScore = 4;
 
-/** Half of all values that are not 0 are smaller than this; as a spread. */
-function typical(values: Float32Array): number {
-  const far = values
-    .filter((value) => value !== 0)
-    .map(abs)
-    .sort();
-  return 1.4826 * (far[far.length >> 1] ?? 0);
-}
+/** How far values spread, those left out that nothing was looked at for. */
+const typical = (values: Float32Array): number => spreadOf(values.filter((value) => value !== 0));
 
 /** Whether a place is free of thread. */
 function threadFree(thread: readonly TracedHole[]): (along: number, across: number) => boolean {

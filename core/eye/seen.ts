@@ -26,6 +26,10 @@ export interface Seen {
   readonly reference: string | null;
 }
 
+/** Whether every hole lies as far across as every other: a straight line. */
+export const isLine = ({ holes }: Pick<Seen, 'holes'>): boolean =>
+  holes.every(({ acrossMm }) => acrossMm === holes[0]!.acrossMm);
+
 /** A place on a seam: along and across it, mm. */
 export type OnSeam = readonly [alongMm: number, acrossMm: number];
 

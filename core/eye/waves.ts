@@ -1,4 +1,4 @@
-import { meanAround, threadWidthMm, valueAt, type Field } from './flatten';
+import { standingOut, valueAt, type Field } from './flatten';
 import { linesOf, type Seen } from './seen';
 
 // Asked for at every pixel.
@@ -108,11 +108,6 @@ export function patternOf(seen: Seen, across: 1 | -1, pxPerMm: number): Pattern 
     }
   }
   const filtered = (lists: Float32Array[]) =>
-    lists.map((values) => {
-      const field = { width: 1, height: rows, values, pxPerMm };
-      const near = meanAround(field, threadWidthMm).values;
-      const wide = meanAround(field, 1.2).values;
-      return near.map((value, i) => value - wide[i]!);
-    });
+    lists.map((values) => standingOut({ width: 1, height: rows, values, pxPerMm }).values);
   return { firstRow, re: filtered(re), im: filtered(im) };
 }

@@ -27,6 +27,8 @@ interface FoundOnPhotoProps {
   readonly words: MarginWords;
   readonly judgedBy: Check;
   readonly trouble: string | null;
+  /** The photo is on its way. */
+  readonly keeping: boolean;
   onFinds(finds: readonly Find[]): void;
   onAnother(): void;
   onTake(): void;
@@ -41,7 +43,7 @@ function sureInWords(sure: number): string {
 
 /** The scrap laid flat, every find ringed, and what each of them is taken for. */
 export function FoundOnPhoto(props: FoundOnPhotoProps) {
-  const { photo, finds, face, words, judgedBy, trouble } = props;
+  const { photo, finds, face, words, judgedBy, trouble, keeping } = props;
   const { onFinds, onAnother, onTake } = props;
   const lengths = useLengths();
   const doubtful = finds.filter(isDoubtful);
@@ -114,7 +116,7 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
         </div>
       )}
       <div className="flex flex-wrap items-center gap-2">
-        <Button look="solid" onClick={onTake}>
+        <Button look="solid" disabled={keeping} onClick={onTake}>
           {face === 'right' ? `Use: ${counted(over, 'shows', 'show')}` : 'Use these counts'}
         </Button>
         {doubtful.length > 0 && (

@@ -9,7 +9,7 @@ import type { MarginPart } from './counted-part';
 import { Button } from '../../controls/button';
 import { FormDialog } from '../../controls/form-dialog';
 import { RadioRow } from '../../controls/radio-row';
-import { sendFile } from '../../ground/api';
+import { ApiError, sendFile } from '../../ground/api';
 import { useLengths } from '../../ground/lengths-context';
 import { issueInWords } from '../../words/refusals';
 import { measuredPhoto } from '../../workers/eye';
@@ -33,6 +33,9 @@ type Stage =
       readonly photo: Pick<MeasuredPhoto, 'window' | 'measured'>;
       readonly finds: readonly Find[];
     };
+
+const noFold =
+  'The fold that the bites go into is not told from the cloth. Light it from the side, or count by hand.';
 
 const asking: Stage = { is: 'asking', issues: [] };
 
@@ -58,6 +61,7 @@ function Counting({ bench, sewn, set, onDone }: PhotoCountProps & { onDone(): vo
   const [face, setFace] = useState<Face>('wrong');
   const [stage, setStage] = useState<Stage>(asking);
   const [trouble, setTrouble] = useState<string | null>(null);
+  const [keeping, setKeeping] = useState(false);
   const input = useRef<HTMLInputElement>(null);
   const running = useRef<AbortController | null>(null);
   useEffect(() => () => running.current?.abort(), []);
@@ -74,6 +78,11 @@ function Counting({ bench, sewn, set, onDone }: PhotoCountProps & { onDone(): vo
       };
       const eyed = await measuredPhoto(file, asked, told, run.signal);
       if (run.signal.aborted) return;
+      if (eyed.ok && !eyed.photo.measured.counts) {
+        // Bites without the fold they go into: none of them can be judged.
+        setStage({ is: 'asking', issues: [{ path: 'picture', message: noFold }] });
+        return;
+      }
       setStage(
         eyed.ok
           ? {
@@ -96,13 +105,15 @@ function Counting({ bench, sewn, set, onDone }: PhotoCountProps & { onDone(): vo
     const { n, short, over } = countsOf(finds);
     // The right side shows only what comes through; how many were sewn the other side tells.
     set(face === 'right' ? { over } : { n, short, over, depths: depthsOf(finds) });
+    setKeeping(true);
     try {
       set({ photoId: (await sendFile<Photo>('photos', file)).id });
       onDone();
-    } catch {
-      setTrouble(
-        'The counts are in the form. The photo could not be kept: the server does not answer.',
-      );
+    } catch (error) {
+      const why = error instanceof ApiError ? error.message : 'The server does not answer.';
+      setTrouble(`The counts are in the form. The photo could not be kept: ${why}`);
+    } finally {
+      setKeeping(false);
     }
   };
 
@@ -114,6 +125,7 @@ function Counting({ bench, sewn, set, onDone }: PhotoCountProps & { onDone(): vo
         words={margin.words}
         judgedBy={judgedBy}
         trouble={trouble}
+        keeping={keeping}
         onFinds={(finds) => setStage({ ...stage, finds })}
         onAnother={() => setStage(asking)}
         onTake={() => void take(stage.file, stage.finds)}
