@@ -61,7 +61,7 @@ class Builder implements ArchiveSink {
     const names = known.map(({ name }) => `"${name}"`).join(', ');
     const marks = known.map(() => '?').join(', ');
     try {
-      await this.connection.run(
+      await this.connection.kept(
         `INSERT INTO "${table}" (${names}) VALUES (${marks})`,
         known.map((column) => storedValue(row[column.name], column, place)),
       );

@@ -128,7 +128,8 @@ export async function sentPhoto(bytes: Buffer, path: string): Promise<KeptPhoto>
   const { format, width, height } = await sizeOf(bytes, path);
   const asKept = format === 'jpeg' && Math.max(width, height) <= longestPx && isPlainJpeg(bytes);
   if (!asKept) return shrunkPhoto(bytes, path);
-  await unpacked(path, () => sharp(bytes, { failOn: 'error' }).stats());
+  // Unpacked to its end only to see that it can be.
+  await unpacked(path, () => sharp(bytes, { failOn: 'error' }).raw().toBuffer());
   const id = photoIdOf(bytes);
   return { id, sentId: id, bytes, widthPx: width, heightPx: height };
 }
