@@ -34,13 +34,18 @@ export function printedCard(card: ScrapCard, scrap: Printed = () => 0.7): Printe
   const least = min(...marks.map((mark) => mark.yMm));
   const most = max(...marks.map((mark) => mark.yMm + mark.heightMm));
   return (place) => {
-    const [x, y] = place;
+    // Asked for millions of times: no taking apart.
+    const x = place[0];
+    const y = place[1];
     if (x >= xMm && x < xMm + widthMm && y >= yMm && y < yMm + heightMm) return scrap(place);
     // Between the marks there is nothing to look for.
     if (y < least || y > most) return 1;
-    for (const mark of marks) {
-      const [across, down] = [(x - mark.xMm) / mark.widthMm, (y - mark.yMm) / mark.heightMm];
-      if (across < 0 || across >= 1 || down < 0 || down >= 1) continue;
+    for (let i = 0; i < marks.length; i++) {
+      const mark = marks[i]!;
+      const across = (x - mark.xMm) / mark.widthMm;
+      if (across < 0 || across >= 1) continue;
+      const down = (y - mark.yMm) / mark.heightMm;
+      if (down < 0 || down >= 1) continue;
       const { fields } = mark;
       return fields[floor(down * fields.length)]![floor(across * fields.length)] ? 0 : 1;
     }
@@ -50,23 +55,23 @@ export function printedCard(card: ScrapCard, scrap: Printed = () => 0.7): Printe
 
 /** One pass of a bell curve along rows or columns. */
 function softened(
-  from: ArrayLike<number>,
+  from: Float32Array,
   [width, height]: readonly [number, number],
   bell: readonly number[],
   isAcross: boolean,
 ): Float32Array {
   const reach = (bell.length - 1) / 2;
+  const [step, length] = isAcross ? [1, width] : [width, height];
   const to = new Float32Array(from.length);
-  for (let y = 0; y < height; y++) {
-    for (let x = 0; x < width; x++) {
-      let value = 0;
-      for (let k = -reach; k <= reach; k++) {
-        const column = isAcross ? min(width - 1, max(0, x + k)) : x;
-        const row = isAcross ? y : min(height - 1, max(0, y + k));
-        value += bell[k + reach]! * from[row * width + column]!;
-      }
-      to[y * width + x] = value;
+  for (let at = 0; at < from.length; at++) {
+    const place = isAcross ? at % width : floor(at / width);
+    const isWithin = place >= reach && place < length - reach;
+    let value = 0;
+    for (let k = -reach; k <= reach; k++) {
+      const there = isWithin ? k : min(length - 1, max(0, place + k)) - place;
+      value += bell[k + reach]! * from[at + there * step]!;
     }
+    to[at] = value;
   }
   return to;
 }
@@ -80,8 +85,11 @@ function blurred({ width, height, grey }: GreyImage, spread: number): GreyImage 
   );
   const sum = plain.reduce((a, b) => a + b, 0);
   const bell = plain.map((value) => value / sum);
-  const both = softened(softened(grey, [width, height], bell, true), [width, height], bell, false);
-  return { width, height, grey: Uint8Array.from(both, (value) => value + 0.5) };
+  const across = softened(Float32Array.from(grey), [width, height], bell, true);
+  const both = softened(across, [width, height], bell, false);
+  const soft = new Uint8Array(both.length);
+  for (let at = 0; at < soft.length; at++) soft[at] = both[at]! + 0.5;
+  return { width, height, grey: soft };
 }
 
 /** A picture of a card, with its map from mm to px. */
@@ -96,11 +104,12 @@ export function pictureOf(
   const random = seedrandom(shot.seed ?? 'card');
   const grey = new Uint8Array(width * height);
   const [w, h] = card.pageMm;
+  const [h0, h1, h2, h3, h4, h5, h6, h7] = toCard;
   const place: [number, number] = [0, 0];
   const light = (x: number, y: number): number => {
-    const far = toCard[6]! * x + toCard[7]! * y + 1;
-    place[0] = (toCard[0]! * x + toCard[1]! * y + toCard[2]!) / far;
-    place[1] = (toCard[3]! * x + toCard[4]! * y + toCard[5]!) / far;
+    const far = h6! * x + h7! * y + 1;
+    place[0] = (h0! * x + h1! * y + h2!) / far;
+    place[1] = (h3! * x + h4! * y + h5!) / far;
     const onPage = place[0] >= 0 && place[1] >= 0 && place[0] < w && place[1] < h;
     return onPage ? printed(place) : 0.4;
   };
@@ -118,11 +127,12 @@ export function pictureOf(
   }
   const soft = blurred({ width, height, grey }, shot.blurPx ?? 0);
   if (noise === 0) return { picture: soft, toPicture };
-  const noisy = soft.grey.map((value) => {
+  const spread = noise * Math.sqrt(3);
+  for (let at = 0; at < soft.grey.length; at++) {
     const bell = random.quick() + random.quick() + random.quick() + random.quick() - 2;
-    return min(255, max(0, value + noise * bell * Math.sqrt(3)));
-  });
-  return { picture: { width, height, grey: noisy }, toPicture };
+    soft.grey[at] = min(255, max(0, soft.grey[at]! + spread * bell));
+  }
+  return { picture: soft, toPicture };
 }
 
 /** The window’s corners in a picture: looked at from a side, turned, as large as asked. */

@@ -2,17 +2,18 @@ import { spreadOf, type Field } from './flatten';
 import { angleStepDegrees, likelyAngles } from './seam-angles';
 import { isLine, type Seen } from './seen';
 import {
-  addWaves,
+  laidWave,
   mostWaves,
-  noWaves,
   patternOf,
   turnedBy,
+  wavesOf,
+  type LaidWave,
   type Pattern,
   type Waves,
 } from './waves';
 
 // Asked for at every pixel.
-const { abs, ceil, cos, hypot, max, min, PI, round, sin, sqrt } = Math;
+const { abs, ceil, cos, max, min, PI, round, sin, sqrt } = Math;
 
 /** Where a seam lies in the window and how its stitch repeats along it. */
 export interface FoundSeam {
@@ -64,63 +65,56 @@ type Way = Pick<FoundSeam, 'turned' | 'lighter'>;
 const isSameWay = (a: Way, b: Way) => a.turned === b.turned && a.lighter === b.lighter;
 
 const phases = 32;
+// No wave of no length: a fold is a line too, and a stitch is one that dips at every hole.
+const waveNumbers = Array.from({ length: mostWaves }, (_, i) => i + 1);
+/** How each wave stands after each share of a repeat. */
+const turned = waveNumbers.map((k) => {
+  const turns = Array.from({ length: phases }, (_, p) => (2 * PI * k * p) / phases);
+  return { cos: turns.map(cos), sin: turns.map(sin) };
+});
 
 /** How well a pattern lies on every row and at every place of its repeat; the best of them. */
 function bestOf(
-  { re, im, power, perMm }: Waves,
-  pattern: Pattern,
+  laid: readonly LaidWave[],
+  firstRow: number,
   repeatMm: number,
-  { turned, lighter }: Way,
+  { turned: lying, lighter }: Way,
 ): Best {
-  const height = re[0]?.length ?? 0;
-  const rows = pattern.re[0]!.length;
-  // No wave of no length: a fold is a line too, and a stitch is one that dips at every hole.
-  const waves = Array.from({ length: mostWaves + 1 }, (_, k) => k).slice(1);
-  const at = waves.map((k) => round(k / repeatMm / perMm));
-  // What the cloth alone would give, so that all waves count by what they can tell.
-  let variance = 0;
-  waves.forEach((k, i) => {
-    let energy = 0;
-    for (let row = 0; row < rows; row++) {
-      energy += pattern.re[k]![row]! ** 2 + pattern.im[k]![row]! ** 2;
-    }
-    variance += energy / (2 * power[at[i]!]!);
-  });
-  const best: Best = { score: 0, row: 0, phase: 0, repeatMm, turned, lighter };
+  const best: Best = { score: 0, row: 0, phase: 0, repeatMm, turned: lying, lighter };
   const sign = lighter ? 1 : -1;
+  const variance = laid.reduce((sum, wave) => sum + wave.variance, 0);
   const scale = 1 / sqrt(max(variance, 1e-30));
-  const [along] = turned;
-  const count = waves.length;
-  const [a, b] = [new Float64Array(count), new Float64Array(count)];
-  for (let row = -pattern.firstRow; row + pattern.firstRow + rows <= height; row++) {
+  const rows = laid[0]!.re.length;
+  for (let row = 0; row < rows; row++) {
     let most = 0;
-    for (let i = 0; i < count; i++) {
-      const [hr, hi] = [re[at[i]!]!, im[at[i]!]!];
-      const [tr, ti] = [pattern.re[waves[i]!]!, pattern.im[waves[i]!]!];
-      let [real, imaginary] = [0, 0];
-      for (let r = 0, y = row + pattern.firstRow; r < rows; r++, y++) {
-        // Turned along, the pattern’s waves run the other way.
-        const imag = along * ti[r]!;
-        real += hr[y]! * tr[r]! + hi[y]! * imag;
-        imaginary += hi[y]! * tr[r]! - hr[y]! * imag;
-      }
-      a[i] = real / power[at[i]!]!;
-      b[i] = imaginary / power[at[i]!]!;
-      most += hypot(a[i]!, b[i]!);
-    }
+    for (const { size } of laid) most += size[row]!;
     // Not even with all waves in step would it be better.
     if (most * scale <= best.score) continue;
     for (let p = 0; p < phases; p++) {
-      const turn = (2 * PI * p) / phases;
       let sum = 0;
-      for (let i = 0; i < count; i++) {
-        sum += a[i]! * cos(waves[i]! * turn) - b[i]! * sin(waves[i]! * turn);
+      for (let i = 0; i < laid.length; i++) {
+        sum += laid[i]!.re[row]! * turned[i]!.cos[p]! - laid[i]!.im[row]! * turned[i]!.sin[p]!;
       }
       const score = sign * sum * scale;
-      if (score > best.score) Object.assign(best, { score, row, phase: p / phases });
+      if (score > best.score) {
+        Object.assign(best, { score, row: firstRow + row, phase: p / phases });
+      }
     }
   }
   return best;
+}
+
+/** A direction’s waves, and of each repeat length the pattern’s laid on them; each is laid once. */
+function layerOf(waves: Waves) {
+  const known = new Map<string, LaidWave>();
+  return (pattern: Pattern, { turned: [along, across] }: Way, repeatMm: number): LaidWave[] =>
+    waveNumbers.map((k) => {
+      const index = round(k / repeatMm / waves.perMm);
+      const key = `${along} ${across} ${k} ${index}`;
+      const laid = known.get(key) ?? laidWave(waves, pattern, k, index, along);
+      known.set(key, laid);
+      return laid;
+    });
 }
 
 /** Ways a stitch may lie: the scrap the other way round, and its other face up. */
@@ -177,14 +171,13 @@ export function findSeams(
     values: field.values.map((value) => max(-most, min(most, value))),
   };
   const lengthMm = width / pxPerMm;
-  // Two steps for every wave that can be told from the next one.
-  const perMm = 1 / (2 * lengthMm);
   const count = max(1, ceil(mostOffLength * 2 * (lengthMm / seen.repeatMm) * mostWaves));
   const repeats = Array.from(
     { length: 2 * count + 1 },
     (_, i) => seen.repeatMm / (1 + ((i - count) / count) * mostOffLength),
   );
-  const waveAt = (mm: number, k: number) => round(k / mm / perMm);
+  const finestPerMm = (mostWaves * (1 + mostOffLength)) / seen.repeatMm;
+  const patterns = { '1': patternOf(seen, 1, pxPerMm), '-1': patternOf(seen, -1, pxPerMm) };
   const ways = waysOf(seen).flatMap((turned): Way[] => [
     { turned, lighter: true },
     { turned, lighter: false },
@@ -192,22 +185,21 @@ export function findSeams(
   // The machine’s own length is what one expects; thread must speak for another.
   const weightOf = ({ score, repeatMm }: Best) =>
     (score / scoreInflated) ** 2 - (Math.log(repeatMm / seen.repeatMm) / lengthSpread) ** 2;
-  const turnedTo = new Map<number, { readonly field: Field; readonly waves: Waves }>();
+  const layers = new Map<number, ReturnType<typeof layerOf>>();
+  // Ways that are gone uphill by themselves come through the same directions.
+  const turnedTo = (angle: number) => {
+    const key = round(angle * 1e5);
+    const known = layers.get(key) ?? layerOf(wavesOf(turnedBy(clipped, angle), finestPerMm));
+    layers.set(key, known);
+    return known;
+  };
   /** The best of every way of lying. */
   const look = (angle: number, lengths: readonly number[], among: typeof ways): Turned[] => {
-    const indices = new Set(
-      lengths.flatMap((mm) => Array.from({ length: mostWaves + 1 }, (_, k) => waveAt(mm, k))),
-    );
-    // Ways that are gone uphill by themselves come through the same directions.
-    const key = round(angle * 1e5);
-    const known = turnedTo.get(key) ?? { field: turnedBy(clipped, angle), waves: noWaves(perMm) };
-    turnedTo.set(key, known);
-    const { field: turnedField, waves } = known;
-    addWaves(waves, turnedField, indices);
+    const laid = turnedTo(angle);
     return among.map((way) => {
-      const pattern = patternOf(seen, way.turned[1], pxPerMm);
+      const pattern = patterns[way.turned[1]];
       return lengths
-        .map((repeatMm) => ({ ...bestOf(waves, pattern, repeatMm, way), angle }))
+        .map((mm) => ({ ...bestOf(laid(pattern, way, mm), -pattern.firstRow, mm, way), angle }))
         .reduce((best, one) => (weightOf(one) > weightOf(best) ? one : best));
     });
   };

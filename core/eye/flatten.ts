@@ -137,8 +137,8 @@ export function coarser(field: Field, times: number): Field {
 /** A robust spread of a field: 1.4826 times the median of how far its values lie from 0. */
 export function spreadOf(values: Float32Array): number {
   const every = max(1, Math.floor(values.length / 20_000));
-  const far = Float32Array.from({ length: Math.floor(values.length / every) }, (_, i) =>
-    Math.abs(values[i * every]!),
-  ).sort();
+  const far = new Float32Array(Math.floor(values.length / every));
+  for (let i = 0; i < far.length; i++) far[i] = Math.abs(values[i * every]!);
+  far.sort();
   return 1.4826 * (far[far.length >> 1] ?? 0);
 }

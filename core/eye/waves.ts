@@ -1,8 +1,9 @@
+import FFT from 'fft.js';
 import { standingOut, valueAt, type Field } from './flatten';
 import { linesOf, type Seen } from './seen';
 
 // Asked for at every pixel.
-const { ceil, cos, hypot, max, min, PI, sin } = Math;
+const { ceil, cos, hypot, log2, max, min, PI, sin, sqrt } = Math;
 
 /** Waves in a repeat that are looked at; finer ones are smaller than a thread. */
 export const mostWaves = 4;
@@ -30,44 +31,48 @@ export function turnedBy(field: Field, angle: number): Field {
 
 /** Waves of rows at evenly spaced frequencies: [wave][row], real and imaginary. */
 export interface Waves {
+  /** Waves a mm from one to the next. */
   readonly perMm: number;
-  readonly re: Float32Array[];
-  readonly im: Float32Array[];
-  /** The usual power of each wave where there is no seam. */
-  readonly power: number[];
+  readonly re: readonly Float32Array[];
+  readonly im: readonly Float32Array[];
+  /** The usual power of a wave where there is no seam. */
+  readonly power: (index: number) => number;
 }
 
-/** No waves yet of a field that is turned to a direction. */
-export const noWaves = (perMm: number): Waves => ({ perMm, re: [], im: [], power: [] });
-
-/** Works out such of a field’s waves as are not known yet. @param indices of `perMm` */
-export function addWaves(waves: Waves, field: Field, indices: ReadonlySet<number>): void {
-  const { width, height, values, pxPerMm } = field;
-  for (const index of indices) {
-    if (waves.re[index]) continue;
-    const turn = (2 * PI * index * waves.perMm) / pxPerMm;
-    const [ct, st] = [new Float32Array(width), new Float32Array(width)];
-    for (let x = 0; x < width; x++) {
-      ct[x] = cos(turn * (x - (width - 1) / 2));
-      st[x] = -sin(turn * (x - (width - 1) / 2));
+/**
+ * The waves of every row of a field, from its middle, at least two steps for every one that can be
+ * told from the next.
+ *
+ * @param mostPerMm the finest that are asked for, waves a mm
+ */
+export function wavesOf({ width, height, values, pxPerMm }: Field, mostPerMm: number): Waves {
+  const size = 2 ** ceil(log2(2 * width));
+  const count = min(size / 2, ceil((mostPerMm * size) / pxPerMm) + 2);
+  const fourier = new FFT(size);
+  const [line, out] = [fourier.createComplexArray().slice(0, size), fourier.createComplexArray()];
+  const blank = () => Array.from({ length: count }, () => new Float32Array(height));
+  const [re, im] = [blank(), blank()];
+  // Counted from the row’s middle, where a seam’s own coordinates start.
+  const turns = Array.from({ length: count }, (_, k) => (PI * k * (width - 1)) / size);
+  const [ct, st] = [turns.map(cos), turns.map(sin)];
+  for (let row = 0; row < height; row++) {
+    for (let x = 0; x < width; x++) line[x] = values[row * width + x]!;
+    fourier.realTransform(out, line);
+    for (let k = 0; k < count; k++) {
+      const [a, b] = [out[2 * k]!, out[2 * k + 1]!];
+      re[k]![row] = a * ct[k]! - b * st[k]!;
+      im[k]![row] = a * st[k]! + b * ct[k]!;
     }
-    const [a, b] = [new Float32Array(height), new Float32Array(height)];
-    for (let row = 0; row < height; row++) {
-      let [real, imaginary] = [0, 0];
-      for (let x = 0, at = row * width; x < width; x++, at++) {
-        const value = values[at]!;
-        real += value * ct[x]!;
-        imaginary += value * st[x]!;
-      }
-      a[row] = real;
-      b[row] = imaginary;
-    }
-    waves.re[index] = a;
-    waves.im[index] = b;
-    const powers = a.map((value, row) => value * value + b[row]! * b[row]!).sort();
-    // Half of all rows have less: of an exponential spread that is ln 2 of its mean.
-    waves.power[index] = (powers[height >> 1] ?? 0) / Math.LN2;
   }
+  const known: number[] = [];
+  const power = (index: number) => (known[index] ??= usualPower(re[index]!, im[index]!));
+  return { perMm: pxPerMm / size, re, im, power };
+}
+
+/** Half of all rows have less than the median: of an exponential spread that is ln 2 of its mean. */
+function usualPower(re: Float32Array, im: Float32Array): number {
+  const powers = re.map((value, row) => value * value + im[row]! * im[row]!).sort();
+  return (powers[powers.length >> 1] ?? 0) / Math.LN2;
 }
 
 /** The waves of the stitch itself: for each, what every row around its own line has of it. */
@@ -110,4 +115,50 @@ export function patternOf(seen: Seen, across: 1 | -1, pxPerMm: number): Pattern 
   const filtered = (lists: Float32Array[]) =>
     lists.map((values) => standingOut({ width: 1, height: rows, values, pxPerMm }).values);
   return { firstRow, re: filtered(re), im: filtered(im) };
+}
+
+/** One wave of a pattern laid on every row, as both are complex, over what the cloth has of it. */
+export interface LaidWave {
+  readonly re: Float32Array;
+  readonly im: Float32Array;
+  /** The size of both. */
+  readonly size: Float32Array;
+  /** What the cloth alone would give, as a variance. */
+  readonly variance: number;
+}
+
+/**
+ * Lays one wave of a pattern on all rows of a field; the first of them is that on which the
+ * pattern’s first row still lies in the field.
+ *
+ * @param index which of the field’s waves
+ * @param along −1 where the stitch runs the other way
+ */
+export function laidWave(
+  { re, im, power }: Waves,
+  pattern: Pattern,
+  k: number,
+  index: number,
+  along: 1 | -1,
+): LaidWave {
+  const [hr, hi] = [re[index]!, im[index]!];
+  const [tr, ti] = [pattern.re[k]!, pattern.im[k]!];
+  const rows = max(0, hr.length - tr.length + 1);
+  const laid = [new Float32Array(rows), new Float32Array(rows), new Float32Array(rows)] as const;
+  const share = 1 / power(index);
+  for (let row = 0; row < rows; row++) {
+    let [real, imaginary] = [0, 0];
+    for (let r = 0, y = row; r < tr.length; r++, y++) {
+      // Turned along, the pattern’s waves run the other way.
+      const imag = along * ti[r]!;
+      real += hr[y]! * tr[r]! + hi[y]! * imag;
+      imaginary += hi[y]! * tr[r]! - hr[y]! * imag;
+    }
+    laid[0][row] = real * share;
+    laid[1][row] = imaginary * share;
+    laid[2][row] = sqrt(real * real + imaginary * imaginary) * share;
+  }
+  let energy = 0;
+  for (let r = 0; r < tr.length; r++) energy += tr[r]! * tr[r]! + ti[r]! * ti[r]!;
+  return { re: laid[0], im: laid[1], size: laid[2], variance: (energy / 2) * share };
 }

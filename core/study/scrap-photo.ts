@@ -151,10 +151,9 @@ export function drawnScrap(
       });
     }
   }
-  return {
-    ...{ width, height, pxPerMm },
-    grey: Uint8Array.from(image, (value) => max(0, min(255, 20 + value * 215))),
-  };
+  const grey = new Uint8Array(image.length);
+  for (let at = 0; at < grey.length; at++) grey[at] = max(0, min(255, 20 + image[at]! * 215));
+  return { width, height, pxPerMm, grey };
 }
 
 /** A picture as a lens and a sensor give it: blurred, noisy, lit from one side. */
@@ -173,27 +172,31 @@ export function photographed(
     spread > 0 ? exp(-(((i - reach) / spread) ** 2) / 2) : 1,
   );
   const sum = bell.reduce((a, b) => a + b, 0);
-  const pass = (from: ArrayLike<number>, step: number, length: number): Float32Array => {
+  const pass = (from: Float32Array, step: number, length: number): Float32Array => {
     const to = new Float32Array(from.length);
     for (let at = 0; at < from.length; at++) {
       const place = step === 1 ? at % width : floor(at / width);
       let value = 0;
-      for (let k = -reach; k <= reach; k++) {
-        const there = min(length - 1, max(0, place + k)) - place;
-        value += bell[k + reach]! * from[at + there * step]!;
+      if (place >= reach && place < length - reach) {
+        for (let k = -reach; k <= reach; k++) value += bell[k + reach]! * from[at + k * step]!;
+      } else {
+        for (let k = -reach; k <= reach; k++) {
+          const there = min(length - 1, max(0, place + k)) - place;
+          value += bell[k + reach]! * from[at + there * step]!;
+        }
       }
       to[at] = value / sum;
     }
     return to;
   };
-  const soft = reach > 0 ? pass(pass(grey, 1, width), width, height) : Float32Array.from(grey);
+  const sharp = Float32Array.from(grey);
+  const soft = reach > 0 ? pass(pass(sharp, 1, width), width, height) : sharp;
   const random = seedrandom(shot.seed);
-  return {
-    ...{ width, height, pxPerMm },
-    grey: Uint8Array.from(soft, (value, at) => {
-      const bellish = random.quick() + random.quick() + random.quick() + random.quick() - 2;
-      const light = 1 - shot.falloff * ((at % width) / width);
-      return max(0, min(255, value * light + shot.noise * bellish * sqrt(3) + 0.5));
-    }),
-  };
+  const taken = new Uint8Array(soft.length);
+  for (let at = 0; at < taken.length; at++) {
+    const bellish = random.quick() + random.quick() + random.quick() + random.quick() - 2;
+    const light = 1 - shot.falloff * ((at % width) / width);
+    taken[at] = max(0, min(255, soft[at]! * light + shot.noise * bellish * sqrt(3) + 0.5));
+  }
+  return { width, height, pxPerMm, grey: taken };
 }
