@@ -19,10 +19,11 @@ const attacks = {
   fuzz: () => fuzz(short ? 5_000 : 100_000, !short),
   // Two folders beside each other, one for each core.
   kills: () => Promise.all(['thread', 'needle'].map((seed) => killed(short ? 10 : 100, seed))),
+  // Guesses at the door wait for their turn more than they work.
+  'a door on the home network': attackedAtTheDoor,
   'a full disk': fullDisk,
   'a folder taken away': folderGone,
   bombs: () => bombed(!short),
-  'a door on the home network': attackedAtTheDoor,
   'many devices': () => crowded(short),
 };
 let passed = 0;
@@ -40,12 +41,12 @@ async function attacked([name, attack]) {
   console.log(`— ${name}: ${((performance.now() - begun) / 1000).toFixed(1)} s`);
 }
 
-// One after another where the clock counts; two beside each other where it does not.
+// One after another where the clock counts; three beside each other where it does not.
 const waiting = Object.entries(attacks);
 const lane = async () => {
   for (let next = waiting.shift(); next; next = waiting.shift()) await attacked(next);
 };
-await Promise.all(Array.from({ length: short ? 2 : 1 }, lane));
+await Promise.all(Array.from({ length: short ? 3 : 1 }, lane));
 mkdirSync(join(root, 'test-results'), { recursive: true });
 writeFileSync(join(root, 'test-results', 'hostile.json'), JSON.stringify({ passed, failed }));
 console.log(`${passed} held, ${failed} did not`);

@@ -49,7 +49,8 @@ export function wavesOf({ width, height, values, pxPerMm }: Field, mostPerMm: nu
   const size = 2 ** ceil(log2(2 * width));
   const count = min(size / 2, ceil((mostPerMm * size) / pxPerMm) + 2);
   const fourier = new FFT(size);
-  const [line, out] = [fourier.createComplexArray().slice(0, size), fourier.createComplexArray()];
+  const line = new Float64Array(size);
+  const out = new Float64Array(2 * size);
   const blank = () => Array.from({ length: count }, () => new Float32Array(height));
   const [re, im] = [blank(), blank()];
   // Counted from the row’s middle, where a seam’s own coordinates start.

@@ -1,6 +1,7 @@
 import { fork, type ChildProcess } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { FairQueue } from '../work/fair-queue';
+import { soon } from '../work/soon';
 import { heard, type Told } from '../work/told-refusal';
 import { greyPhoto, noPicture, sentPhoto, shrunkPhoto } from './keep-photo';
 
@@ -70,7 +71,10 @@ export function picturesApart(file: string): Pictures {
   };
 
   // Begun before anyone sends a picture: beginning a process keeps this one waiting.
-  ready();
+  let isClosed = false;
+  soon(() => {
+    if (!isClosed) ready();
+  });
 
   const one = <W extends PictureWork>(asked: PictureAsked): Promise<Told<Pictured<W>>> =>
     new Promise((done, failed) => {
@@ -109,6 +113,9 @@ export function picturesApart(file: string): Pictures {
       const photo = heard(await queue.run(client, () => one<W>({ work, bytes, path })));
       return { ...photo, bytes: Buffer.from(photo.bytes) };
     },
-    close: () => child?.kill(),
+    close: () => {
+      isClosed = true;
+      child?.kill();
+    },
   };
 }

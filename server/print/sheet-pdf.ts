@@ -1,4 +1,4 @@
-import PDFDocument from 'pdfkit';
+import { beginPdf } from './pdf';
 import type { PrintedSheet } from './sheet';
 
 /** A PDF point is 1/72 in. */
@@ -9,24 +9,19 @@ const ptPerMm = 72 / 25.4;
  *
  * @param fontFile a font with the letters people use in names
  */
-export function sheetPdf(
+export async function sheetPdf(
   { pageMm, strokes, fills = [], words }: PrintedSheet,
   fontFile: string,
 ): Promise<Buffer> {
   const [width, height] = pageMm;
-  const document = new PDFDocument({
+  const options = {
     size: [width * ptPerMm, height * ptPerMm],
     margin: 0,
     // Left readable: whoever doubts a line can look its coordinates up.
     compress: false,
     info: { Title: words[0]?.text ?? 'Fold gauge' },
-  });
-  const chunks: Buffer[] = [];
-  const done = new Promise<Buffer>((resolve, reject) => {
-    document.on('data', (chunk: Buffer) => chunks.push(chunk));
-    document.on('end', () => resolve(Buffer.concat(chunks)));
-    document.on('error', reject);
-  });
+  };
+  const { document, bytes } = await beginPdf(options, fontFile);
   document.lineCap('butt').strokeColor('#000');
   for (const { from, to, widthMm, dashed } of strokes) {
     document.lineWidth(widthMm * ptPerMm);
@@ -41,7 +36,6 @@ export function sheetPdf(
   for (const { xMm, yMm, widthMm, heightMm } of fills) {
     document.rect(xMm * ptPerMm, yMm * ptPerMm, widthMm * ptPerMm, heightMm * ptPerMm).fill();
   }
-  document.font(fontFile);
   for (const { at, text, sizeMm, middle, mostMm } of words) {
     document.fontSize(sizeMm * ptPerMm);
     const long = document.widthOfString(text);
@@ -51,5 +45,5 @@ export function sheetPdf(
     document.text(text, start, at[1] * ptPerMm, { lineBreak: false, baseline: 'alphabetic' });
   }
   document.end();
-  return done;
+  return bytes;
 }

@@ -1,6 +1,6 @@
-import PDFDocument from 'pdfkit';
 import type { Section } from '../../core/fold/section';
 import { pageSizesMm, type PageSize } from '../../core/fold/gauge';
+import { beginPdf } from './pdf';
 
 /** A step as it stands on the sheet. */
 export interface PrintedStep {
@@ -39,7 +39,7 @@ const pictureMm = [46, 14] as const;
 /** A section is drawn no larger than this, so that a narrow hem is no beam. */
 const mostTimes = 2;
 
-type Document = InstanceType<typeof PDFDocument>;
+type Document = PDFKit.PDFDocument;
 
 /** A section into a box, to scale, with the cloth as thick as it is. */
 function drawSection(document: Document, section: Section, xMm: number, yMm: number): void {
@@ -96,22 +96,21 @@ const scrapCardMm = 40;
  * The work as a PDF of as many pages as it takes: boxes to tick, the fold of a step beside it,
  * cautions once, and cards to write scraps down on.
  */
-export function workSheetPdf(work: PrintedWork, page: PageSize, fontFile: string): Promise<Buffer> {
+export async function workSheetPdf(
+  work: PrintedWork,
+  page: PageSize,
+  fontFile: string,
+): Promise<Buffer> {
   const [wideMm, highMm] = pageSizesMm[page];
-  const document = new PDFDocument({
+  const options = {
     size: [wideMm * ptPerMm, highMm * ptPerMm],
     margins: { top: 0, bottom: 0, left: 0, right: 0 },
     autoFirstPage: true,
     bufferPages: true,
     info: { Title: work.title },
-  });
-  const chunks: Buffer[] = [];
-  const done = new Promise<Buffer>((resolve, reject) => {
-    document.on('data', (chunk: Buffer) => chunks.push(chunk));
-    document.on('end', () => resolve(Buffer.concat(chunks)));
-    document.on('error', reject);
-  });
-  document.font(fontFile).fillColor('#000');
+  };
+  const { document, bytes } = await beginPdf(options, fontFile);
+  document.fillColor('#000');
   const textMm = wideMm - 2 * marginMm;
   let yMm = marginMm;
   const room = (mm: number) => {
@@ -185,5 +184,5 @@ export function workSheetPdf(work: PrintedWork, page: PageSize, fontFile: string
       });
   }
   document.end();
-  return done;
+  return bytes;
 }

@@ -8,6 +8,7 @@ import { Refusal } from '../http/refusal';
 import type { KeptPhoto } from '../photos/keep-photo';
 import type { Pictures } from '../photos/pictures';
 import { FairQueue } from './fair-queue';
+import { soon } from './soon';
 import { heard, type Told, type ToldRefusal } from './told-refusal';
 
 /** A file that was looked at; its rows come in lots, so that no lot keeps others waiting. */
@@ -86,11 +87,14 @@ export function importOnThread(
     full: 'Other files are being read; send it again in a while.',
   });
   let idle: Worker | null = null;
-  const ready = () =>
-    new Worker(file, {
+  let isBegun = false;
+  const ready = () => {
+    isBegun = true;
+    return new Worker(file, {
       workerData: { database },
       resourceLimits: { maxOldGenerationSizeMb: memoryMb },
     });
+  };
   const lookOn = async <T>(looking: Looking, use: (looked: Looked) => Promise<T>): Promise<T> => {
     const worker = idle ?? ready();
     idle = null;
@@ -105,8 +109,11 @@ export function importOnThread(
     }
   };
   // Begun before anyone sends a file, so that the first one need not wait for it.
-  idle = ready();
-  idle.unref();
+  soon(() => {
+    if (isBegun) return;
+    idle = ready();
+    idle.unref();
+  });
   return {
     look: (looking, use) => queue.run(looking.client, () => lookOn(looking, use), looking.gone),
   };
