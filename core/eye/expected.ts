@@ -4,14 +4,8 @@ import type { DialSettings } from '../kit/dial-steps';
 import { undriftedMm, type Check, type Fault } from '../margin/check';
 import type { SetUp } from '../margin/set-up';
 import { marginOfPlan } from '../plan/margin-of-plan';
-import { countedHoles } from '../stitch/counted-holes';
-import { needlePath } from '../stitch/needle-path';
-import { repeatLengthMm } from '../stitch/pitch';
-import { repeatOf } from '../stitch/repeat';
 import type { Seen } from './seen';
-
-/** Which face of the cloth is up: the one that is worn outside, or the other. */
-export type Face = 'right' | 'wrong';
+import { seenOn, type Face } from './seen-on';
 
 /** How what is found on a face is judged by the check that a person counts there. */
 export interface Judged {
@@ -47,35 +41,12 @@ export function expectedOn(
 ): Expected {
   const margin = marginOfPlan(finish, plan.fold.variant);
   const check = set.checks.find(({ name }) => name === margin.countedCheck) as Check;
-  const [reference] = margin.references(plan, dials);
   const hidden = face === 'right' ? margin.hiddenOnRight?.(plan) : undefined;
-  const counted = countedHoles(plan.stitch);
-  const { penetrations, stitches } = repeatOf(plan.stitch);
-  const twin = (plan.stitch.twinGapMm ?? 0) > 0;
-  const holes = needlePath(plan.stitch, dials, 1, plan.machine).map((hole) => ({
-    alongMm: hole.yMm,
-    acrossMm: hidden ? 0 : hole.xMm - reference.atMm,
-    role: hole.role,
-    counted:
-      counted.some(({ u, v, role }) => u === hole.u && v === hole.v && role === hole.role) &&
-      (hole.needle ?? 0) === (twin ? 0 : (penetrations[0]?.needle ?? 0)),
-    needle: hole.needle ?? 0,
-  }));
-  const first = holes.find((hole) => hole.counted);
+  const seen = seenOn(face, margin, plan, dials);
+  const first = seen.holes.find((hole) => hole.counted);
   const aimMm = undriftedMm(check, dials);
-  const isShown = face === 'wrong' || reference.name === 'raw edge';
   return {
-    seen: {
-      kind: hidden ? 'pricks' : 'thread',
-      holes,
-      repeatMm: repeatLengthMm(plan.stitch, dials.lengthMm, plan.machine),
-      stitches,
-      // What the knife takes off and what is shut in can't be seen any more.
-      reference:
-        isShown && !hidden && !reference.onlyBefore && reference.source === 'guide'
-          ? reference.name
-          : null,
-    },
+    seen,
     judged: {
       check: check.name,
       // A cloth that drifts to the right brings its reference nearer to what lies right of it.

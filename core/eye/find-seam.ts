@@ -36,6 +36,8 @@ export interface FoundSeam {
 
 /** Two that lie no farther apart are one, mm. */
 const sameMm = 0.3;
+/** So near to what is known to be something else there is no seam, mm. */
+const besideMm = 0.7;
 /** From the likeliest it is turned nearer, by ever less, at most so often. */
 const mostSteps = 10;
 const leastStepDegrees = 0.06;
@@ -65,10 +67,15 @@ type Way = Pick<FoundSeam, 'turned' | 'lighter'>;
 const isSameWay = (a: Way, b: Way) => a.turned === b.turned && a.lighter === b.lighter;
 
 const phases = 32;
-// No wave of no length: a fold is a line too, and a stitch is one that dips at every hole.
-const waveNumbers = Array.from({ length: mostWaves }, (_, i) => i + 1);
+/**
+ * What a stitch is told by: its waves alone, since a fold is a line too and has none; or its line
+ * besides, for a straight stitch whose holes are not to be seen.
+ */
+export type ToldBy = 'waves' | 'line';
+const waveNumbersOf = (by: ToldBy): number[] =>
+  Array.from({ length: mostWaves + 1 }, (_, k) => k).slice(by === 'line' ? 0 : 1);
 /** How each wave stands after each share of a repeat. */
-const turned = waveNumbers.map((k) => {
+const turned = Array.from({ length: mostWaves + 1 }, (_, k) => {
   const turns = Array.from({ length: phases }, (_, p) => (2 * PI * k * p) / phases);
   return { cos: turns.map(cos), sin: turns.map(sin) };
 });
@@ -76,9 +83,11 @@ const turned = waveNumbers.map((k) => {
 /** How well a pattern lies on every row and at every place of its repeat; the best of them. */
 function bestOf(
   laid: readonly LaidWave[],
+  waveNumbers: readonly number[],
   firstRow: number,
   repeatMm: number,
   { turned: lying, lighter }: Way,
+  isFree: (row: number) => boolean,
 ): Best {
   const best: Best = { score: 0, row: 0, phase: 0, repeatMm, turned: lying, lighter };
   const sign = lighter ? 1 : -1;
@@ -89,11 +98,12 @@ function bestOf(
     let most = 0;
     for (const { size } of laid) most += size[row]!;
     // Not even with all waves in step would it be better.
-    if (most * scale <= best.score) continue;
+    if (most * scale <= best.score || !isFree(firstRow + row)) continue;
     for (let p = 0; p < phases; p++) {
       let sum = 0;
       for (let i = 0; i < laid.length; i++) {
-        sum += laid[i]!.re[row]! * turned[i]!.cos[p]! - laid[i]!.im[row]! * turned[i]!.sin[p]!;
+        const { cos: c, sin: s } = turned[waveNumbers[i]!]!;
+        sum += laid[i]!.re[row]! * c[p]! - laid[i]!.im[row]! * s[p]!;
       }
       const score = sign * sum * scale;
       if (score > best.score) {
@@ -105,7 +115,7 @@ function bestOf(
 }
 
 /** A direction’s waves, and of each repeat length the pattern’s laid on them; each is laid once. */
-function layerOf(waves: Waves) {
+function layerOf(waves: Waves, waveNumbers: readonly number[]) {
   const known = new Map<string, LaidWave>();
   return (pattern: Pattern, { turned: [along, across] }: Way, repeatMm: number): LaidWave[] =>
     waveNumbers.map((k) => {
@@ -156,6 +166,7 @@ function waysOf(seen: Seen): typeof turns {
  * @param field what stands out of the window, about 4 px a mm
  * @param onShare progress, 0 to 1; false stops
  * @param along the direction it runs in, where that is known, radians
+ * @param except what lies so far across is known to be something else, mm
  * @returns null where it was stopped
  */
 export function findSeams(
@@ -163,6 +174,8 @@ export function findSeams(
   seen: Seen,
   onShare: (share: number) => boolean = () => true,
   along?: number,
+  by: ToldBy = 'waves',
+  except: readonly number[] = [],
 ): FoundSeam[] | null {
   const { width, height, pxPerMm } = field;
   const most = mostSpreads * spreadOf(field.values);
@@ -177,6 +190,9 @@ export function findSeams(
     (_, i) => seen.repeatMm / (1 + ((i - count) / count) * mostOffLength),
   );
   const finestPerMm = (mostWaves * (1 + mostOffLength)) / seen.repeatMm;
+  const waveNumbers = waveNumbersOf(by);
+  const isFree = (row: number) =>
+    except.every((mm) => abs((row - (height - 1) / 2) / pxPerMm - mm) > besideMm);
   const patterns = { '1': patternOf(seen, 1, pxPerMm), '-1': patternOf(seen, -1, pxPerMm) };
   const ways = waysOf(seen).flatMap((turned): Way[] => [
     { turned, lighter: true },
@@ -189,7 +205,8 @@ export function findSeams(
   // Ways that are gone uphill by themselves come through the same directions.
   const turnedTo = (angle: number) => {
     const key = round(angle * 1e5);
-    const known = layers.get(key) ?? layerOf(wavesOf(turnedBy(clipped, angle), finestPerMm));
+    const known =
+      layers.get(key) ?? layerOf(wavesOf(turnedBy(clipped, angle), finestPerMm), waveNumbers);
     layers.set(key, known);
     return known;
   };
@@ -199,7 +216,10 @@ export function findSeams(
     return among.map((way) => {
       const pattern = patterns[way.turned[1]];
       return lengths
-        .map((mm) => ({ ...bestOf(laid(pattern, way, mm), -pattern.firstRow, mm, way), angle }))
+        .map((mm) => ({
+          ...bestOf(laid(pattern, way, mm), waveNumbers, -pattern.firstRow, mm, way, isFree),
+          angle,
+        }))
         .reduce((best, one) => (weightOf(one) > weightOf(best) ? one : best));
     });
   };

@@ -7,6 +7,7 @@ import { greyOf, type GreyImage } from './grey';
 import { homographyOf, mapped, type Place } from './homography';
 import { locateCard } from './locate';
 import { fieldsOf, mirrored } from './marks';
+import { isPrintedSmall } from './paper-size';
 import { rectified } from './rectify';
 
 const card = scrapCard('a4');
@@ -177,6 +178,52 @@ describe('what is wrong with a picture is said, and nothing is measured', () => 
     const { picture } = pictureOf(card, plain, seen());
     expect(why(mirrored(picture))).toBe('mirrored');
     expect(why(picture)).toBe('found');
+  });
+
+  test('a card that was printed smaller, by the paper it lies on; cut paper is no sign', () => {
+    const [paperWide, paperHigh] = card.pageMm;
+    /** A card on a table, from so far that its paper is seen, printed so large, from a corner on. */
+    const lying = (scale: number, from: Place, cutMm = 0) => {
+      const shrunk: Printed = ([x, y]) => {
+        const isPaper = y > cutMm && x < paperWide - cutMm;
+        return isPaper
+          ? plain([(x - from[0]) / scale + from[0], (y - from[1]) / scale + from[1]])
+          : 0.35;
+      };
+      const shot = seen({ pxPerMm: 7, width: 1640, height: 1400, at: [820, 800], tilt: 0.1 });
+      return pictureOf(card, shrunk, shot).picture;
+    };
+    const middle: Place = [paperWide / 2, paperHigh / 2];
+    expect(why(lying(0.97, middle))).toBe('printed-small');
+    expect(why(lying(0.97, [0, 0]))).toBe('printed-small');
+    expect(why(lying(0.94, middle))).toBe('printed-small');
+    expect(why(lying(1, middle))).toBe('found');
+    expect(why(lying(1, middle, 12))).toBe('found');
+  });
+
+  test('on paper of either standard it is told from how large the paper seems', () => {
+    const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+    fc.assert(
+      fc.property(
+        fc.constantFrom('a4' as const, 'letter' as const),
+        number(0.91, 0.985),
+        fc.boolean(),
+        number(-0.3, 0.3),
+        (page, scale, isCentred, off) => {
+          const onPage = scrapCard(page);
+          const [wide, high] = onPage.pageMm;
+          const [w, h] = [wide / scale, high / scale];
+          const [left, top] = isCentred ? [(wide - w) / 2, (high - h) / 2] : [0, 0];
+          const border = { left: left + off, right: left + w - off, top, bottom: top + h };
+          expect(isPrintedSmall(onPage, border)).toBe(true);
+          const right = { left: off, right: wide - off, top: off, bottom: high + off };
+          expect(isPrintedSmall(onPage, right)).toBe(false);
+          // Cut off on any side, or not seen there, it says nothing.
+          expect(isPrintedSmall(onPage, { ...right, right: 0.9 * wide })).toBe(false);
+          expect(isPrintedSmall(onPage, { ...border, left: null })).toBe(false);
+        },
+      ),
+    );
   });
 
   test('too small, too dark, a blur, looked at from the side, bent', () => {

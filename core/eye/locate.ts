@@ -4,6 +4,7 @@ import { cornersOf, kindOfCode, scrapCard, type CardKind, type ScrapCard } from 
 import type { GreyImage } from './grey';
 import { homographyOf, mapped, pxPerUnitAt, type Homography, type Place } from './homography';
 import { findMarks, mirrored, type FoundMark } from './marks';
+import { isPrintedSmall, paperBorder } from './paper-size';
 
 /** The card as it lies in a picture. */
 export interface LocatedCard {
@@ -141,6 +142,13 @@ export function locateCard(picture: GreyImage, page: PageSize = 'a4'): LocatedCa
     white: mean(({ white }) => white),
   };
   refuseUseless(located);
+  const border = paperBorder(picture, toPicture, card, located.white - located.black);
+  if (isPrintedSmall(card, border)) {
+    refuse(
+      'printed-small',
+      'By the paper around it this card was printed smaller than it is, so nothing on it can be measured. Print it again at 100 % (“actual size”); its rule must be 50 mm long.',
+    );
+  }
   return located;
 }
 

@@ -7,9 +7,10 @@ import { atMostOneWrong, faultOf, sureOf } from './how-sure';
 import { meanAndSpread } from './mean-and-spread';
 import type { MeasuredScrap, MeasuredStitch } from './measured-scrap';
 import { inWindow } from './on-seam';
-import { referenceLine, type ReferenceLine } from './reference-line';
+import { referenceLine, threadMm, type ReferenceLine } from './reference-line';
 import { refuse } from './refused';
-import { isLine } from './seen';
+import { clearOfEdgeMm, isLine, isMeasurable } from './seen';
+import { spacedByDips } from './stitch-length';
 import { middleOf, plainness, traced, type TracedHole } from './trace';
 
 /** A seam has at least so many holes, each much likelier thread than cloth, in log. */
@@ -19,10 +20,12 @@ const leastLogOdds = 3;
 const leastPlainness = 4;
 /** What lies beside so many of the likeliest ways of lying is looked for. */
 const mostLooked = 3;
-/** Thread to both its neighbours is twice as likely as thread to one. */
-const wholeShare = 0.6;
+/** One line can't bridge more than a gap or two, in log. */
+const mostOfALine = 4;
 /** Ways of lying that follow the thread nearly as well as the best. */
 const nearlyAsPlain = 0.95;
+/** What stitches are led along that is a line on the cloth, and no step from one cloth to another. */
+const drawnReferences = new Set(['hemline', 'ridge of the old hem']);
 /** What rectifying, a fold that is not quite straight, and thread’s own width leave open, mm. */
 const leftOpenMm = 0.05;
 
@@ -30,29 +33,32 @@ const kindOf = (role: Penetration['role'], straight: boolean): MeasuredStitch['k
   straight ? 'line' : role;
 
 /**
- * The part of a thread that is there: the longest stretch of holes between which thread is likelier
- * than cloth, gaps of a hole or two let through.
+ * The part of a thread that is there: the longest stretch of lines from hole to hole that are
+ * likelier thread than cloth, gaps of a line or two let through.
  */
 function sewnPart(thread: readonly TracedHole[]): TracedHole[] {
-  const order = [...thread].sort((a, b) => a.alongMm - b.alongMm);
-  let best: [number, number] = [0, 0];
+  const lines = thread
+    .flatMap((to, i) => {
+      const from = thread[i - 1];
+      if (to.lineLogOdds === null || !from) return [];
+      const ends = [from.alongMm, to.alongMm].sort((a, b) => a - b) as [number, number];
+      return [{ ends, logOdds: Math.max(-mostOfALine, Math.min(mostOfALine, to.lineLogOdds)) }];
+    })
+    .sort((a, b) => a.ends[0] - b.ends[0]);
+  let [from, to, most] = [0, 0, 0];
   let [start, sum] = [0, 0];
-  let most = 0;
-  order.forEach(({ logOdds }, i) => {
-    if (sum <= 0) [start, sum] = [i, 0];
-    sum += Math.max(-6, Math.min(6, logOdds));
-    if (sum > most) {
-      most = sum;
-      best = [start, i + 1];
-    }
-  });
-  const [from, to] = [order[best[0]]?.alongMm ?? 0, order[best[1] - 1]?.alongMm ?? 0];
-  const sewn = thread.filter(({ alongMm }) => alongMm >= from && alongMm <= to);
-  // At either end a hole that thread comes to from one side only lies anywhere along it.
-  const half = wholeShare * middleOf(sewn.map(({ logOdds }) => logOdds));
-  const whole = sewn.filter(({ logOdds }) => logOdds >= half).map(({ alongMm }) => alongMm);
-  const ends = [Math.min(...whole), Math.max(...whole)] as const;
-  return sewn.filter(({ alongMm }) => alongMm >= ends[0] && alongMm <= ends[1]);
+  for (const { ends, logOdds } of lines) {
+    if (sum <= 0) [start, sum] = [ends[0], 0];
+    sum += logOdds;
+    if (sum > most) [from, to, most] = [start, ends[1], sum];
+  }
+  return thread.filter(({ alongMm }) => alongMm >= from && alongMm <= to);
+}
+
+/** A seam and its thread. */
+interface Sight {
+  readonly seam: FoundSeam;
+  readonly thread: readonly TracedHole[];
 }
 
 /** How long stitches are by how far apart like holes of neighbouring repeats lie. */
@@ -63,7 +69,38 @@ function lengthsOf(thread: readonly TracedHole[], stitches: number): number[] {
   });
 }
 
-const hasBites = ({ holes }: Expected['seen']) => holes.some(({ role }) => role === 'bite');
+/** A line nearer than this to what it was led along, at so many of its stitches, may be its shadow. */
+const shadowMm = 0.5;
+const mostInShadow = 0.1;
+
+/** Whether a straight thread lies clear of a line, on its own side, and is not the line’s shadow. */
+function isClearOf(
+  { acrossMm, slope }: ReferenceLine,
+  { turned: [, across] }: FoundSeam,
+  thread: readonly TracedHole[],
+): boolean {
+  const away = thread.map(
+    (one) =>
+      across * Math.sign(one.hole.acrossMm) * (one.acrossMm - acrossMm - slope * one.alongMm),
+  );
+  const inShadow = away.filter((mm) => mm < shadowMm).length;
+  return middleOf(away) >= clearOfEdgeMm && inShadow <= mostInShadow * thread.length;
+}
+
+/** A straight seam turned to where its thread really runs, by the least squares of all its holes. */
+function laidAlong(seam: FoundSeam, thread: readonly TracedHole[]): FoundSeam {
+  const n = Math.max(1, thread.length);
+  const mean = (of: (one: TracedHole) => number) =>
+    thread.reduce((sum, one) => sum + of(one), 0) / n;
+  const [along, off] = [
+    mean(({ alongMm }) => alongMm),
+    mean(({ acrossMm, hole }) => acrossMm - seam.turned[1] * hole.acrossMm),
+  ];
+  const square = mean(({ alongMm }) => (alongMm - along) ** 2);
+  const slope =
+    mean(({ alongMm, acrossMm }) => (alongMm - along) * acrossMm) / Math.max(1e-6, square);
+  return { ...seam, angle: seam.angle + Math.atan(slope), acrossMm: off - slope * along };
+}
 
 /** The same line with what it was led along on its other side. */
 const mirrored = (seam: FoundSeam): FoundSeam => ({ ...seam, turned: [seam.turned[0], -1] });
@@ -88,30 +125,41 @@ export function measureThread(
   const { pxPerMm } = tones;
   const likely = (thread: readonly TracedHole[]) =>
     thread.reduce((sum, { logOdds }) => sum + logOdds, 0);
-  const sightOf = (one: FoundSeam) => ({
+  const straight = isLine(seen);
+  const followed = (one: FoundSeam): Sight => ({
     seam: one,
     thread: sewnPart(traced(standing, seen, one)),
   });
-  const sights = seams.flatMap((one) => (isLine(seen) ? [one, mirrored(one)] : [one])).map(sightOf);
+  const sightOf = (one: FoundSeam): Sight => {
+    const sight = followed(one);
+    return straight ? followed(laidAlong(sight.seam, sight.thread)) : sight;
+  };
+  const lineBeside = ({ seam, thread }: Sight): ReferenceLine | null => {
+    const line = referenceLine(tones, seam, thread, {
+      mayBeDrawn: seen.reference !== null && drawnReferences.has(seen.reference),
+      // A straight line of thread is a line itself.
+      besideThreadMm: straight ? 2 * threadMm : threadMm,
+    });
+    return line && (!straight || isClearOf(line, seam, thread)) ? line : null;
+  };
+  const sights = seams.flatMap((one) => (straight ? [one, mirrored(one)] : [one])).map(sightOf);
   // A seam runs along what it was led along, which is the straighter of the two.
   const beside = seams
     .slice(0, mostLooked)
-    .map((one, i) => ({ one, line: referenceLine(tones, one, sights[i]!.thread) }))
+    .map((one, i) => ({ one, line: lineBeside(sights[straight ? 2 * i : i]!) }))
     .sort((x, y) => (y.line?.total ?? -1e9) - (x.line?.total ?? -1e9))[0];
   if (beside?.line && seen.reference !== null) {
     sights.push(...findAlong(beside.one.angle + beside.line.slope).map(sightOf));
   }
   const plain = sights.map(({ seam, thread }) => plainness(standing, seam, thread));
-  const most = Math.max(...plain);
+  const total = sights.map(({ thread }, i) => plain[i]! * Math.sqrt(thread.length));
+  const most = Math.max(...total);
   const [best] = sights
-    .filter((_, i) => plain[i]! >= nearlyAsPlain * most)
+    .filter((_, i) => total[i]! >= nearlyAsPlain * most)
     .map((sight) => ({
       ...sight,
-      // A swing over a raw edge changes from cloth to paper on its way: it is counted by hand.
-      line:
-        seen.reference === null || !hasBites(seen)
-          ? null
-          : referenceLine(tones, sight.seam, sight.thread),
+      plain: plain[sights.indexOf(sight)]!,
+      line: isMeasurable(seen) ? lineBeside(sight) : null,
     }))
     // Where thread alone leaves open how a stitch lies, what it was led along says.
     .sort(
@@ -119,13 +167,15 @@ export function measureThread(
         (b.line?.total ?? -1e9) - (a.line?.total ?? -1e9) || likely(b.thread) - likely(a.thread),
     );
   if (!best) return refuse('no-stitch');
-  const { seam, thread, line } = best;
+  // A straight thread was followed by where it lies; where its holes are is told along it.
+  const sight = straight ? followed(spacedByDips(standing, seen, best.seam, best.thread)) : best;
+  const { seam, thread } = sight;
+  const line = straight && isMeasurable(seen) ? lineBeside(sight) : best.line;
   // A hole or two that might be thread are weave.
-  const isPlain = most >= leastPlainness && likely(thread) >= leastLogOdds * thread.length;
+  const isPlain = best.plain >= leastPlainness && likely(thread) >= leastLogOdds * thread.length;
   if (thread.length < leastHoles || !isPlain) {
     refuse('no-stitch');
   }
-  const straight = isLine(seen);
   const stitches = thread.map((one): MeasuredStitch => {
     const { hole, alongMm, acrossMm, acrossSpreadMm, logOdds } = one;
     const there = 1 / (1 + Math.exp(-logOdds));

@@ -1,12 +1,13 @@
 import type { Expected } from './expected';
-import { coarser, flattened, standingOut, toned } from './flatten';
-import { findSeams } from './find-seam';
+import { coarser, flattened, standingOut, toned, type Field } from './flatten';
+import { findSeams, type FoundSeam } from './find-seam';
 import type { ScaledImage } from './grey';
 import { measurePricks } from './measure-pricks';
 import { measureThread } from './measure-thread';
 import type { MeasuredScrap } from './measured-scrap';
 import { prickRow } from './prick-row';
 import { refuse } from './refused';
+import { isLine, type Seen } from './seen';
 
 /** Below this, what was found may be weave or print. */
 const leastScore = 7;
@@ -46,7 +47,8 @@ export function measureScrap(
   const coarse = coarser(standing, Math.max(1, Math.floor(window.pxPerMm / coarsePxPerMm)));
   const seams = findSeams(coarse, expected.seen, (share) => onShare(0.15 + 0.6 * share));
   if (!seams) return null;
-  if ((seams[0]?.score ?? 0) < leastScore) refuse('no-stitch');
+  if (isLine(expected.seen)) seams.push(...linesBeside(coarse, expected.seen, seams));
+  if (!seams.some(({ score }) => score >= leastScore)) refuse('no-stitch');
   const measured = measureThread(
     expected,
     coarser(toned(window), times),
@@ -55,4 +57,22 @@ export function measureScrap(
     (angle) => findSeams(coarse, expected.seen, undefined, angle) ?? [],
   );
   return onShare(1) ? measured : null;
+}
+
+/** So many lines beside each other are told apart: a thread, a fold, its shadow. */
+const mostLines = 3;
+
+/**
+ * Straight lines along the likeliest seam, each beside the others: a thread without holes to be seen
+ * looks like the fold it runs along, and which is which is told later.
+ */
+function linesBeside(coarse: Field, seen: Seen, seams: readonly FoundSeam[]): FoundSeam[] {
+  const found: FoundSeam[] = [];
+  for (const { angle } of seams.slice(0, 1)) {
+    for (let i = 0; i < mostLines; i++) {
+      const except = found.map(({ acrossMm }) => acrossMm);
+      found.push(...(findSeams(coarse, seen, undefined, angle, 'line', except) ?? []));
+    }
+  }
+  return found;
 }

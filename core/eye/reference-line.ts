@@ -27,7 +27,15 @@ const plainEnough = 8;
 const acrossStepMm = 0.05;
 const slopes = Array.from({ length: 33 }, (_, i) => (i - 16) * 0.0025);
 /** Nearer to the thread than this, it is the thread that is seen, mm. */
-const besideThreadMm = 0.35;
+export const threadMm = 0.35;
+
+/** What kind of line is looked for. */
+export interface LookedFor {
+  /** It may be one drawn on the cloth or a ridge, with two sides alike. */
+  readonly mayBeDrawn: boolean;
+  /** Nothing is looked at so near to the thread. */
+  readonly besideThreadMm: number;
+}
 /** On either side of an edge so much cloth is compared, mm. */
 const sideMm = 0.35;
 /** A line is told from the cloth so far beside it, mm. */
@@ -46,6 +54,7 @@ export function referenceLine(
   field: Field,
   seam: FoundSeam,
   thread: readonly TracedHole[],
+  { mayBeDrawn, besideThreadMm }: LookedFor = { mayBeDrawn: false, besideThreadMm: threadMm },
 ): ReferenceLine | null {
   const look = lookAlong(field, seam);
   const order = [...thread].sort((a, b) => a.alongMm - b.alongMm);
@@ -61,7 +70,7 @@ export function referenceLine(
   const tall = rows + 2 * slack;
   // What every place shows of a step and of a line; the thread shows nothing.
   const [step, line] = [new Float32Array(tall * columns), new Float32Array(tall * columns)];
-  const isFree = threadFree(thread);
+  const isFree = threadFree(thread, besideThreadMm);
   for (let column = 0; column < columns; column++) {
     const along = first + (column + 0.5) * alongStepMm;
     for (let row = 0; row < tall; row++) {
@@ -123,13 +132,15 @@ export function referenceLine(
       }
     }
   }
-  if (!best || best.score < leastScore) return null;
+  if (!best || !(best.score >= leastScore)) return null;
   const { score, spreadMm, total } = best;
-  return { ...nearer(look, isFree, best, [first, last]), score, spreadMm, total };
+  return { ...nearer(look, isFree, best, [first, last], mayBeDrawn), score, spreadMm, total };
 }
 
 /** How far apart two greys are compared where the edge itself is looked for, mm. */
-const closeMm = 0.1;
+const closeMm = 0.06;
+/** And in steps of so much, mm. */
+const closeStepMm = 0.03;
 /** An edge lies so near to where it was first seen, mm. */
 const nearMm = 0.6;
 /** A line drawn on the cloth has two sides alike, at most so far from each other, mm. */
@@ -145,15 +156,16 @@ function nearer(
   isFree: (along: number, across: number) => boolean,
   about: Pick<ReferenceLine, 'acrossMm' | 'slope'>,
   [first, last]: readonly [number, number],
+  mayBeDrawn: boolean,
 ): Pick<ReferenceLine, 'acrossMm' | 'slope'> {
-  const count = 2 * Math.round(nearMm / acrossStepMm) + 1;
+  const count = 2 * Math.round(nearMm / closeStepMm) + 1;
   let best = { slope: about.slope, row: 0, turn: new Float32Array(count) };
   let most = -1;
   for (let i = -5; i <= 5; i++) {
     const slope = about.slope + i * 0.0008;
     const turn = new Float32Array(count);
     for (let row = 0; row < count; row++) {
-      const acrossMm = about.acrossMm + (row - (count - 1) / 2) * acrossStepMm;
+      const acrossMm = about.acrossMm + (row - (count - 1) / 2) * closeStepMm;
       let [sum, seen] = [0, 0];
       for (let along = first; along <= last; along += alongStepMm / 2) {
         const across = acrossMm + slope * along;
@@ -171,13 +183,13 @@ function nearer(
     }
   }
   const { slope, row, turn } = best;
-  const place = (at: number) => about.acrossMm + (at - (count - 1) / 2) * acrossStepMm;
-  const reach = Math.round(lineMm / acrossStepMm);
+  const place = (at: number) => about.acrossMm + (at - (count - 1) / 2) * closeStepMm;
+  const reach = Math.round(lineMm / closeStepMm);
   let other = row;
   for (let at = max(0, row - reach); at <= Math.min(count - 1, row + reach); at++) {
     if (turn[at]! * turn[row]! < turn[other]! * turn[row]!) other = at;
   }
-  const isLine = -turn[other]! * Math.sign(turn[row]!) > alikeShare * abs(turn[row]!);
+  const isLine = mayBeDrawn && -turn[other]! * Math.sign(turn[row]!) > alikeShare * abs(turn[row]!);
   return { slope, acrossMm: isLine ? (place(row) + place(other)) / 2 : place(peak(turn, row)) };
 }
 
@@ -196,7 +208,10 @@ const leastScore = 4;
 const typical = (values: Float32Array): number => spreadOf(values.filter((value) => value !== 0));
 
 /** Whether a place is free of thread. */
-function threadFree(thread: readonly TracedHole[]): (along: number, across: number) => boolean {
+function threadFree(
+  thread: readonly TracedHole[],
+  besideThreadMm: number,
+): (along: number, across: number) => boolean {
   const needles = [...new Set(thread.map(({ hole }) => hole.needle))];
   const lines = needles.flatMap((needle) => {
     const own = thread.filter(({ hole }) => hole.needle === needle);
@@ -206,11 +221,7 @@ function threadFree(thread: readonly TracedHole[]): (along: number, across: numb
   const near = new Map<number, (typeof lines)[number][]>();
   for (const line of lines) {
     const [from, to] = [line[0].alongMm, line[1].alongMm];
-    for (
-      let mm = Math.floor(Math.min(from, to) - 0.5);
-      mm <= Math.floor(max(from, to) + 0.5);
-      mm++
-    ) {
+    for (let mm = Math.floor(Math.min(from, to) - 1); mm <= Math.floor(max(from, to) + 1); mm++) {
       const there = near.get(mm);
       if (there) there.push(line);
       else near.set(mm, [line]);

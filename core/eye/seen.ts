@@ -30,6 +30,22 @@ export interface Seen {
 export const isLine = ({ holes }: Pick<Seen, 'holes'>): boolean =>
   holes.every(({ acrossMm }) => acrossMm === holes[0]!.acrossMm);
 
+/** Nearer to what it was led along a line of thread lies in its shadow, mm. */
+export const clearOfEdgeMm = 1;
+
+/**
+ * Whether a picture tells how far the stitches lie from what they were led along: bites that reach
+ * over it, or a single line clear of it. A swing over a raw edge changes from cloth to paper on its
+ * way and is counted by hand; so is a line beside a ridge, and a twin line with its thread between.
+ */
+export const isMeasurable = ({ kind, holes, reference }: Omit<Seen, 'stitches' | 'repeatMm'>) => {
+  if (kind === 'pricks') return true;
+  if (reference === null) return false;
+  if (holes.some(({ role }) => role === 'bite')) return true;
+  const isClear = holes.every(({ acrossMm }) => Math.abs(acrossMm) >= clearOfEdgeMm);
+  return isClear && isLine({ holes }) && holes.every(({ needle }) => needle === 0);
+};
+
 /** A place on a seam: along and across it, mm. */
 export type OnSeam = readonly [alongMm: number, acrossMm: number];
 

@@ -4,12 +4,14 @@ import { lookAlong, placedHoles, type LookAt, type PlacedHole } from './on-seam'
 import type { Seen } from './seen';
 
 // Asked for at every place along a thread.
-const { exp, hypot, max, min, round, sqrt } = Math;
+const { abs, exp, hypot, max, min, round, sqrt } = Math;
 
 /** A hole as the picture has it. */
 export interface TracedHole extends PlacedHole {
   /** How surely thread runs from hole to hole here: the log of how much likelier than bare cloth. */
   readonly logOdds: number;
+  /** The same for the line from the hole before alone; null at the first hole of a needle. */
+  readonly lineLogOdds: number | null;
   /** How far it may lie otherwise across, one spread, mm. */
   readonly acrossSpreadMm: number;
 }
@@ -20,6 +22,8 @@ const stepMm = 0.1;
 const loudest = 2.5;
 /** Holes wander so far from where an even stitch has them, one spread, mm. */
 const acrossWanderMm = 0.7;
+/** A straight line bends so far from one stitch to the next, one spread, mm. */
+const bendMm = 0.2;
 /** And so far along, as a share of the stitch length. */
 const alongWander = 0.12;
 /** Places that are a thread’s width apart speak for themselves; nearer ones repeat each other. */
@@ -87,13 +91,16 @@ function settle(
   contrast: Contrast,
   [before, at, after]: readonly [Moving | undefined, Moving, Moving | undefined],
   reach: { readonly alongMm: number; readonly acrossMm: number; readonly stepsMm: number },
-  wander: { readonly alongMm: number; readonly meanAcross: number },
+  wander: { readonly alongMm: number; readonly meanAcross: number; readonly isStraight: boolean },
 ): void {
   const { placed } = at;
+  const beside = [before, after].filter((one) => one !== undefined);
+  const between = beside.reduce((sum, { across }) => sum + across, 0) / Math.max(1, beside.length);
   const cost = (along: number, across: number) => {
     const far = (along - placed.alongMm) / wander.alongMm;
     const off = (across - placed.acrossMm - wander.meanAcross) / acrossWanderMm;
-    return -(far * far + off * off) / 2;
+    const bent = wander.isStraight && beside.length > 0 ? (across - between) / bendMm : 0;
+    return -(far * far + off * off + bent * bent) / 2;
   };
   const likely = (along: number, across: number) => {
     let log = 0;
@@ -150,7 +157,8 @@ export function traced(field: Field, seen: Seen, seam: FoundSeam): TracedHole[] 
   // A straight line shows no hole; only how far across it lies.
   const alongMm = swings ? alongWander * pitchMm : 0;
   const rounds = [
-    { alongMm: 2 * alongMm, acrossMm: 1.5, stepsMm: 0.15 },
+    // A line was looked for by itself; farther off is the fold beside it.
+    { alongMm: 2 * alongMm, acrossMm: swings ? 1.5 : 0.6, stepsMm: 0.15 },
     { alongMm: alongMm, acrossMm: 0.45, stepsMm: 0.09 },
     { alongMm: alongMm / 2, acrossMm: 0.25, stepsMm: 0.04 },
   ];
@@ -167,7 +175,7 @@ export function traced(field: Field, seen: Seen, seam: FoundSeam): TracedHole[] 
     const meanAcross = round === 0 ? 0 : middleOf(offs);
     for (const line of moving) {
       line.forEach((at, i) => {
-        const wander = { alongMm: max(0.05, alongMm), meanAcross };
+        const wander = { alongMm: max(0.05, alongMm), meanAcross, isStraight: !swings };
         settle(look, contrast, [line[i - 1], at, line[i + 1]], reach, wander);
       });
     }
@@ -182,11 +190,19 @@ export function traced(field: Field, seen: Seen, seam: FoundSeam): TracedHole[] 
       spread,
     );
   }
-  return moving.flat().map(({ placed: one, along, across, logOdds, spread: own }) => ({
-    ...one,
-    ...{ alongMm: along, acrossMm: across, logOdds },
-    acrossSpreadMm: own,
-  }));
+  return moving.flatMap((line) =>
+    line.map(({ placed: one, along, across, logOdds, spread: own }, i) => {
+      const before = line[i - 1];
+      return {
+        ...one,
+        ...{ alongMm: along, acrossMm: across, logOdds, acrossSpreadMm: own },
+        lineLogOdds:
+          before === undefined
+            ? null
+            : logOddsOf(look, contrast, [before.along, before.across], [along, across]),
+      };
+    }),
+  );
 }
 
 /** Cloth lies so far beside a thread’s middle, mm. */
@@ -200,7 +216,7 @@ export function plainness(field: Field, seam: FoundSeam, thread: readonly Traced
   const sign = seam.lighter ? 1 : -1;
   const look = lookAlong(field, seam);
   const needles = [...new Set(thread.map(({ hole }) => hole.needle))];
-  let [sum, count] = [0, 0];
+  let [sum, unlike, count] = [0, 0, 0];
   for (const needle of needles) {
     const own = thread.filter(({ hole }) => hole.needle === needle);
     for (let i = 1; i < own.length; i++) {
@@ -210,11 +226,14 @@ export function plainness(field: Field, seam: FoundSeam, thread: readonly Traced
       const [os, ot] = [(-dt / length) * besideMm, (ds / length) * besideMm];
       for (const share of [0.3, 0.5, 0.7]) {
         const [s, t] = [a.alongMm + ds * share, a.acrossMm + dt * share];
-        const beside = max(sign * look(s + os, t + ot), sign * look(s - os, t - ot));
-        sum += sign * look(s, t) - beside;
+        const [one, other] = [sign * look(s + os, t + ot), sign * look(s - os, t - ot)];
+        sum += sign * look(s, t) - max(one, other);
+        unlike += one - other;
         count++;
       }
     }
   }
-  return count > 0 ? sum / count / max(1e-6, spreadOf(field.values)) : 0;
+  // A thread lies on one cloth; the shadow of a fold has a lighter one on one side.
+  const plain = (sum - abs(unlike)) / max(1, count);
+  return plain / max(1e-6, spreadOf(field.values));
 }

@@ -1,4 +1,4 @@
-import type { Face } from '../eye/expected';
+import type { Face } from '../eye/seen-on';
 import { finishById } from '../finish/catalogue';
 import type { Finish } from '../finish/finish';
 import type { SewingPlan } from '../finish/sewing-plan';
@@ -29,7 +29,7 @@ const blind = () => {
   return { finish, plan: { ...plan, stitch: { ...plan.stitch, runStitches: 2 } } };
 };
 
-/** Every cloth under every blur, on the two faces of a blind hem. */
+/** Every cloth under every blur: the two faces of a blind hem, and a line along a fold. */
 export function eyeCases(): EyeCase[] {
   const cases: EyeCase[] = [];
   const add = (
@@ -38,15 +38,17 @@ export function eyeCases(): EyeCase[] {
     face: Face,
     cloth: keyof typeof cloths,
     blur: keyof typeof blurs,
+    lengthMm = 1.3,
   ) =>
     cases.push({
-      ...{ name: `${name}, ${cloth}, ${blur}`, ...sewn, face },
-      ...{ look: cloths[cloth], blurMm: blurs[blur], noise: 4, pxPerMm: 12, lengthMm: 1.3 },
+      ...{ name: `${name}, ${cloth}, ${blur}`, ...sewn, face, lengthMm },
+      ...{ look: cloths[cloth], blurMm: blurs[blur], noise: 4, pxPerMm: 12 },
     });
   for (const cloth of Object.keys(cloths) as (keyof typeof cloths)[]) {
     for (const blur of Object.keys(blurs) as (keyof typeof blurs)[]) {
       add('blind hem, wrong side', blind(), 'wrong', cloth, blur);
       add('blind hem, right side', blind(), 'right', cloth, blur);
+      add('hem stitched along its fold', known('double-hem', 'narrow'), 'wrong', cloth, blur, 2.5);
     }
   }
   return cases;

@@ -1,4 +1,6 @@
-import { expectedOn, type Face } from '../eye/expected';
+import { expectedOn } from '../eye/expected';
+import type { Face } from '../eye/seen-on';
+import { faultOf } from '../eye/how-sure';
 import { measureScrap } from '../eye/measure';
 import type { MeasuredScrap, MeasuredStitch } from '../eye/measured-scrap';
 import type { Finish } from '../finish/finish';
@@ -44,6 +46,8 @@ export interface EyeSeen {
   readonly lengthErrorMm: number;
   /** Depths that lie within the 90 % interval that was stated for them. */
   readonly coverage: number;
+  /** Finds judged wrongly that it was sure of, for every photo that was counted. */
+  readonly surelyWrong: number;
 }
 
 /** A drawn photo, and what is true of it. */
@@ -107,17 +111,21 @@ export function drawnPhoto(it: EyeCase, random: () => number): DrawnPhoto {
 const nearMm = 1.2;
 const nineTenths = 1.645;
 
+/** Surer than this, a find is not asked about. */
+const surely = 0.9;
+
 interface Matched {
   readonly errors: readonly number[];
+  readonly surelyWrong: number;
   readonly inside: number;
   readonly missed: number;
   readonly none: number;
 }
 
-function matched({ truth }: DrawnPhoto, { stitches }: MeasuredScrap): Matched {
+function matched({ truth, expected }: DrawnPhoto, { stitches }: MeasuredScrap): Matched {
   const free = new Set<MeasuredStitch>(stitches.filter(({ counted }) => counted));
   const errors: number[] = [];
-  let [inside, missed] = [0, 0];
+  let [inside, missed, surelyWrong] = [0, 0, 0];
   for (const { atMm, depthMm, isSeen } of truth) {
     const [nearest] = [...free].sort((a, b) => apart(a.atMm, atMm) - apart(b.atMm, atMm));
     if (!nearest || apart(nearest.atMm, atMm) > nearMm) {
@@ -132,9 +140,11 @@ function matched({ truth }: DrawnPhoto, { stitches }: MeasuredScrap): Matched {
     const error = Math.abs(nearest.depthMm - depthMm);
     errors.push(error);
     if (error <= nineTenths * (nearest.depthSpreadMm ?? 0)) inside++;
+    const isWrong = nearest.fault !== faultOf(depthMm, expected.judged);
+    if (isWrong && nearest.sure >= surely) surelyWrong++;
   }
   const none = [...free].filter(({ depthMm }) => depthMm !== null).length;
-  return { errors, inside, missed, none };
+  return { errors, inside, missed, none, surelyWrong };
 }
 
 const apart = (a: readonly [number, number], b: readonly [number, number]) =>
@@ -149,7 +159,7 @@ function shareAt(values: readonly number[], share: number): number {
 export function eyeStudy(it: EyeCase, photos: number, random: () => number): EyeSeen {
   const errors: number[] = [];
   const lengths: number[] = [];
-  let [refused, inside, missed, none, within, seen] = [0, 0, 0, 0, 0, 0];
+  let [refused, inside, missed, none, within, seen, wrong] = [0, 0, 0, 0, 0, 0, 0];
   for (let i = 0; i < photos; i++) {
     const photo = drawnPhoto(it, random);
     const { loMm, hiMm } = photo.expected.judged;
@@ -161,18 +171,23 @@ export function eyeStudy(it: EyeCase, photos: number, random: () => number): Eye
       refused++;
       continue;
     }
+    // Without what they were led along, stitches can't be judged; the screen refuses them too.
+    if (!measured.counts) {
+      refused++;
+      continue;
+    }
     const found = matched(photo, measured);
     errors.push(...found.errors);
     inside += found.inside;
     missed += found.missed;
     none += found.none;
+    wrong += found.surelyWrong;
     seen += photo.truth.filter(({ isSeen }) => isSeen).length;
     lengths.push(Math.abs(measured.lengthMm.mean - photo.dials.lengthMm));
     const short = photo.truth.filter(({ depthMm, isSeen }) => isSeen && depthMm < loMm).length;
     const over = photo.truth.filter(({ depthMm }) => depthMm > hiMm).length;
     const counts = measured.counts;
     const isRight =
-      counts !== null &&
       Math.abs(counts.over - over) <= 1 &&
       (it.face === 'right' || Math.abs(counts.short - short) <= 1);
     if (isRight) within++;
@@ -186,5 +201,6 @@ export function eyeStudy(it: EyeCase, photos: number, random: () => number): Eye
     depthErrorMm: { median: shareAt(errors, 0.5), nineOfTen: shareAt(errors, 0.9) },
     lengthErrorMm: shareAt(lengths, 0.5),
     coverage: inside / errors.length,
+    surelyWrong: counted > 0 ? wrong / counted : 0,
   };
 }

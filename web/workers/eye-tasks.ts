@@ -1,4 +1,5 @@
-import { expectedOn, type Face } from '../../core/eye/expected';
+import { expectedOn } from '../../core/eye/expected';
+import type { Face } from '../../core/eye/seen-on';
 import { greyOf } from '../../core/eye/grey';
 import { measurePhoto, type MeasuredPhoto } from '../../core/eye/photo';
 import { finishById } from '../../core/finish/catalogue';

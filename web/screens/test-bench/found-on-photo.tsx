@@ -1,5 +1,5 @@
 import { useState, type KeyboardEvent } from 'react';
-import type { Face } from '../../../core/eye/expected';
+import type { Face } from '../../../core/eye/seen-on';
 import type { MeasuredPhoto } from '../../../core/eye/photo';
 import type { MarginWords } from '../../../core/finish/finish-margin';
 import type { Check } from '../../../core/margin/check';

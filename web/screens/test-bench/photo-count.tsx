@@ -1,7 +1,7 @@
 import { Camera, Printer } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import type { Photo } from '../../../contract/photo';
-import type { Face } from '../../../core/eye/expected';
+import type { Face } from '../../../core/eye/seen-on';
 import type { MeasuredPhoto } from '../../../core/eye/photo';
 import type { Issue } from '../../../core/impossible';
 import type { DialSettings } from '../../../core/kit/dial-steps';
@@ -34,8 +34,9 @@ type Stage =
       readonly finds: readonly Find[];
     };
 
-const noFold =
-  'The fold that the bites go into is not told from the cloth. Light it from the side, or count by hand.';
+/** Stitches without what they were led along: none of them can be judged. */
+const nothingBeside = (reference: string) =>
+  `The ${reference} is not told from the cloth. Light it from the side, or count by hand.`;
 
 const asking: Stage = { is: 'asking', issues: [] };
 
@@ -79,8 +80,8 @@ function Counting({ bench, sewn, set, onDone }: PhotoCountProps & { onDone(): vo
       const eyed = await measuredPhoto(file, asked, told, run.signal);
       if (run.signal.aborted) return;
       if (eyed.ok && !eyed.photo.measured.counts) {
-        // Bites without the fold they go into: none of them can be judged.
-        setStage({ is: 'asking', issues: [{ path: 'picture', message: noFold }] });
+        const [{ name }] = margin.references(bench.plan, sewn);
+        setStage({ is: 'asking', issues: [{ path: 'picture', message: nothingBeside(name) }] });
         return;
       }
       setStage(
@@ -151,7 +152,8 @@ function Counting({ bench, sewn, set, onDone }: PhotoCountProps & { onDone(): vo
         if (file) void measure(file);
       }}
     >
-      <div>
+      {/* Of a line the right side does not show what it was led along. */}
+      <div hidden={!margin.hiddenOnRight}>
         <RadioRow<Face>
           label="Which side is up?"
           value={face}

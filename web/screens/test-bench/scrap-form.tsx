@@ -36,7 +36,7 @@ export function ScrapForm({ bench }: { bench: Bench }) {
     return <p className="p-4 text-soft">Needs a setting first; see the margin below.</p>;
   const sewn = margin ? (draft.settings ?? bench.dials) : null;
   const { counted, other, more } = countedChecks(bench);
-  const photoCounted = countedByPhoto(bench, counted);
+  const photoCounted = sewn && countedByPhoto(bench, counted, sewn);
   const blocked = Boolean(set && sewn && judge(set, sewn).blocked);
   const symptoms = possibleSymptoms(bench, draft);
   const looped = isLooped(plan);
@@ -85,7 +85,7 @@ export function ScrapForm({ bench }: { bench: Bench }) {
         </p>
       )}
       {looped && <MeasuredFields draft={draft} set={setDraft} issues={issues} />}
-      {photoCounted && sewn && (
+      {photoCounted && (
         <Suspense>
           <PhotoCount bench={photoCounted} sewn={sewn} set={setDraft} />
         </Suspense>
