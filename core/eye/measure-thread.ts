@@ -102,8 +102,12 @@ function laidAlong(seam: FoundSeam, thread: readonly TracedHole[]): FoundSeam {
   return { ...seam, angle: seam.angle + Math.atan(slope), acrossMm: off - slope * along };
 }
 
-/** The same line with what it was led along on its other side. */
-const mirrored = (seam: FoundSeam): FoundSeam => ({ ...seam, turned: [seam.turned[0], -1] });
+/** The same line of thread with what it was led along on its other side, as far away. */
+const mirrored = (seam: FoundSeam, threadMm: number): FoundSeam => ({
+  ...seam,
+  turned: [seam.turned[0], seam.turned[1] === 1 ? -1 : 1],
+  acrossMm: seam.acrossMm + 2 * seam.turned[1] * threadMm,
+});
 
 /**
  * Measures a thread that is seen from hole to hole: of several ways a seam may lie the plainest is
@@ -142,7 +146,9 @@ export function measureThread(
     });
     return line && (!straight || isClearOf(line, seam, thread)) ? line : null;
   };
-  const sights = seams.flatMap((one) => (straight ? [one, mirrored(one)] : [one])).map(sightOf);
+  const sights = seams
+    .flatMap((one) => (straight ? [one, mirrored(one, seen.holes[0]!.acrossMm)] : [one]))
+    .map(sightOf);
   // A seam runs along what it was led along, which is the straighter of the two.
   const beside = seams
     .slice(0, mostLooked)

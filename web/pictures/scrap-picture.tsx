@@ -32,6 +32,7 @@ export function ScrapPicture(props: ScrapPictureProps) {
   const { width, pxPerMm } = window;
   const widthMm = width / pxPerMm;
   const [topPx, shownPx] = useMemo(() => band(window, ringed), [window, ringed]);
+  const size = useMemo(() => ringSize(ringed), [ringed]);
   const heightMm = shownPx / pxPerMm;
   const topMm = topPx / pxPerMm;
   useEffect(() => {
@@ -115,9 +116,10 @@ export function ScrapPicture(props: ScrapPictureProps) {
                 <path
                   key={stroke}
                   d={shapes[find.judged]}
+                  transform={`scale(${size})`}
                   fill="none"
                   stroke={String(stroke)}
-                  strokeWidth={width}
+                  strokeWidth={Number(width) / Math.sqrt(size)}
                   strokeDasharray={find.doubtful ? '0.7 0.5' : undefined}
                 />
               ))}
@@ -142,6 +144,20 @@ function band(
   const top = Math.max(0, Math.floor(Math.min(...rows) - aroundMm * pxPerMm));
   const low = Math.min(height, Math.ceil(Math.max(...rows) + aroundMm * pxPerMm));
   return [top, low - top];
+}
+
+/** Rings of the full size lie clear of each other so far apart, mm; none is smaller than this share. */
+const clearMm = 3.6;
+const leastSize = 0.45;
+
+/** How large the rings are: stitches that lie close have smaller ones. */
+function ringSize(ringed: readonly Ringed[]): number {
+  const apart = ringed
+    .slice(1)
+    .map(({ atMm }, i) => Math.hypot(atMm[0] - ringed[i]!.atMm[0], atMm[1] - ringed[i]!.atMm[1]))
+    .sort((a, b) => a - b);
+  const usual = apart[apart.length >> 1] ?? clearMm;
+  return Math.min(1, Math.max(leastSize, usual / clearMm));
 }
 
 /** A ring where it is sound, a square where it falls short, a point up where it goes over. */
