@@ -9,8 +9,10 @@ import type { MeasuredScrap, MeasuredStitch } from './measured-scrap';
 import { inWindow } from './on-seam';
 import { referenceLine, threadMm, type ReferenceLine } from './reference-line';
 import { refuse } from './refused';
-import { clearOfEdgeMm, isLine, isMeasurable } from './seen';
+import { isLine, isMeasurable } from './seen';
+import { sewnPart } from './sewn-part';
 import { spacedByDips } from './stitch-length';
+import { isClearOf, laidAlong, mirrored } from './straight-line';
 import { middleOf, plainness, traced, type TracedHole } from './trace';
 
 /** A seam has at least so many holes, each much likelier thread than cloth, in log. */
@@ -20,8 +22,6 @@ const leastLogOdds = 3;
 const leastPlainness = 4;
 /** What lies beside so many of the likeliest ways of lying is looked for. */
 const mostLooked = 3;
-/** One line can't bridge more than a gap or two, in log. */
-const mostOfALine = 4;
 /** Ways of lying that follow the thread nearly as well as the best. */
 const nearlyAsPlain = 0.95;
 /** What stitches are led along that is a line on the cloth, and no step from one cloth to another. */
@@ -31,29 +31,6 @@ const leftOpenMm = 0.05;
 
 const kindOf = (role: Penetration['role'], straight: boolean): MeasuredStitch['kind'] =>
   straight ? 'line' : role;
-
-/**
- * The part of a thread that is there: the longest stretch of lines from hole to hole that are
- * likelier thread than cloth, gaps of a line or two let through.
- */
-function sewnPart(thread: readonly TracedHole[]): TracedHole[] {
-  const lines = thread
-    .flatMap((to, i) => {
-      const from = thread[i - 1];
-      if (to.lineLogOdds === null || !from) return [];
-      const ends = [from.alongMm, to.alongMm].sort((a, b) => a - b) as [number, number];
-      return [{ ends, logOdds: Math.max(-mostOfALine, Math.min(mostOfALine, to.lineLogOdds)) }];
-    })
-    .sort((a, b) => a.ends[0] - b.ends[0]);
-  let [from, to, most] = [0, 0, 0];
-  let [start, sum] = [0, 0];
-  for (const { ends, logOdds } of lines) {
-    if (sum <= 0) [start, sum] = [ends[0], 0];
-    sum += logOdds;
-    if (sum > most) [from, to, most] = [start, ends[1], sum];
-  }
-  return thread.filter(({ alongMm }) => alongMm >= from && alongMm <= to);
-}
 
 /** A seam and its thread. */
 interface Sight {
@@ -68,46 +45,6 @@ function lengthsOf(thread: readonly TracedHole[], stitches: number): number[] {
     return next ? [Math.abs(next.alongMm - one.alongMm) / stitches] : [];
   });
 }
-
-/** A line nearer than this to what it was led along, at so many of its stitches, may be its shadow. */
-const shadowMm = 0.5;
-const mostInShadow = 0.1;
-
-/** Whether a straight thread lies clear of a line, on its own side, and is not the line’s shadow. */
-function isClearOf(
-  { acrossMm, slope }: ReferenceLine,
-  { turned: [, across] }: FoundSeam,
-  thread: readonly TracedHole[],
-): boolean {
-  const away = thread.map(
-    (one) =>
-      across * Math.sign(one.hole.acrossMm) * (one.acrossMm - acrossMm - slope * one.alongMm),
-  );
-  const inShadow = away.filter((mm) => mm < shadowMm).length;
-  return middleOf(away) >= clearOfEdgeMm && inShadow <= mostInShadow * thread.length;
-}
-
-/** A straight seam turned to where its thread really runs, by the least squares of all its holes. */
-function laidAlong(seam: FoundSeam, thread: readonly TracedHole[]): FoundSeam {
-  const n = Math.max(1, thread.length);
-  const mean = (of: (one: TracedHole) => number) =>
-    thread.reduce((sum, one) => sum + of(one), 0) / n;
-  const [along, off] = [
-    mean(({ alongMm }) => alongMm),
-    mean(({ acrossMm, hole }) => acrossMm - seam.turned[1] * hole.acrossMm),
-  ];
-  const square = mean(({ alongMm }) => (alongMm - along) ** 2);
-  const slope =
-    mean(({ alongMm, acrossMm }) => (alongMm - along) * acrossMm) / Math.max(1e-6, square);
-  return { ...seam, angle: seam.angle + Math.atan(slope), acrossMm: off - slope * along };
-}
-
-/** The same line of thread with what it was led along on its other side, as far away. */
-const mirrored = (seam: FoundSeam, threadMm: number): FoundSeam => ({
-  ...seam,
-  turned: [seam.turned[0], seam.turned[1] === 1 ? -1 : 1],
-  acrossMm: seam.acrossMm + 2 * seam.turned[1] * threadMm,
-});
 
 /**
  * Measures a thread that is seen from hole to hole: of several ways a seam may lie the plainest is
