@@ -38,6 +38,7 @@ export default tseslint.config(
       globals: {
         KeyboardEvent: 'readonly',
         PointerEvent: 'readonly',
+        MessageChannel: 'readonly',
         MutationObserver: 'readonly',
         Worker: 'readonly',
         process: 'readonly',

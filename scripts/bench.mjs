@@ -3,6 +3,7 @@ import { existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
+import { benchEye } from './bench-eye.mjs';
 import { benchOrder } from './bench-order.mjs';
 import { benchBook } from './bench-book.mjs';
 import { benchShelf } from './bench-shelf.mjs';
@@ -339,6 +340,7 @@ row(
 
 await benchShelf({ page, address: server.address, row });
 await benchBook({ browser, row });
+await benchEye({ page, address: server.address, row });
 // Last: a minute of a solver beside it would slow whatever else is measured.
 await benchOrder({ address: server.address, row });
 

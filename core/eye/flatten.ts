@@ -134,11 +134,17 @@ export function coarser(field: Field, times: number): Field {
   return { width, height, values, pxPerMm: field.pxPerMm / times };
 }
 
+/**
+ * No cloth is so even, and no camera: a hundredth of the light, over a thread’s width half of it. What
+ * is smoother was drawn, or lies in the shade, and a thread must not be taken for its own noise.
+ */
+export const leastSpread = 0.005;
+
 /** A robust spread of a field: 1.4826 times the median of how far its values lie from 0. */
 export function spreadOf(values: Float32Array): number {
   const every = max(1, Math.floor(values.length / 20_000));
   const far = new Float32Array(Math.floor(values.length / every));
   for (let i = 0; i < far.length; i++) far[i] = Math.abs(values[i * every]!);
   far.sort();
-  return 1.4826 * (far[far.length >> 1] ?? 0);
+  return max(leastSpread, 1.4826 * (far[far.length >> 1] ?? 0));
 }

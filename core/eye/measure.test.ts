@@ -35,6 +35,13 @@ test('on the wrong side every bite is found, and how deep it goes to a tenth of 
   expect(seen.lengthErrorMm).toBeLessThan(0.05);
 });
 
+test('a picture without any grain is no harder: its thread is not taken for noise', () => {
+  const clean = { ...wrong, look: { ...wrong.look, weave: 0 }, noise: 0 };
+  const seen = eyeStudy(clean, 1, evenDraws(3));
+  expect(seen).toMatchObject({ refused: 0, surelyWrong: 0 });
+  expect(seen.foundShare).toBeGreaterThan(0.97);
+});
+
 test('on the right side the bites that show are found, few as they are', () => {
   const seen = eyeStudy(right, 2, evenDraws(4));
   expect(seen.withinOneShare).toBe(1);

@@ -1,27 +1,57 @@
-import type { TracedHole } from './trace';
+import { middleOf, type TracedHole } from './trace';
 
 /** One line can't bridge more than a gap or two, in log. */
 const mostOfALine = 4;
+/** A seam’s first and last line are as plainly thread as so much of its usual one. */
+const plainShare = 0.5;
+
+/** A line of thread from hole to hole. */
+interface Line {
+  /** Where it lies along the seam, mm. */
+  readonly ends: readonly [number, number];
+  readonly logOdds: number;
+  /** The same for each mm. */
+  readonly perMm: number;
+  readonly plain: number;
+}
+
+function linesOf(thread: readonly TracedHole[]): Line[] {
+  return thread
+    .flatMap((to, i): Line[] => {
+      const from = thread[i - 1];
+      if (to.lineLogOdds === null || !from) return [];
+      const length = Math.hypot(to.alongMm - from.alongMm, to.acrossMm - from.acrossMm);
+      const ends = [from.alongMm, to.alongMm].sort((a, b) => a - b) as [number, number];
+      const logOdds = to.lineLogOdds;
+      return [{ ends, logOdds, perMm: logOdds / Math.max(0.1, length), plain: to.linePlain }];
+    })
+    .sort((a, b) => a.ends[0] - b.ends[0]);
+}
+
+/** The stretch whose lines are together the likeliest: each more than a gap adds to it. */
+function likeliest(lines: readonly Line[]): Line[] {
+  let [from, to, most] = [0, 0, 0];
+  let [start, sum] = [0, 0];
+  lines.forEach(({ logOdds }, i) => {
+    if (sum <= 0) [start, sum] = [i, 0];
+    sum += Math.max(-mostOfALine, Math.min(mostOfALine, logOdds));
+    if (sum > most) [from, to, most] = [start, i + 1, sum];
+  });
+  return lines.slice(from, to);
+}
 
 /**
  * The part of a thread that is there: the longest stretch of lines from hole to hole that are
- * likelier thread than cloth, gaps of a line or two let through.
+ * likelier thread than cloth, gaps of a line or two let through; at either end without what is only
+ * half a line, or the shadow that goes on along the fold.
  */
 export function sewnPart(thread: readonly TracedHole[]): TracedHole[] {
-  const lines = thread
-    .flatMap((to, i) => {
-      const from = thread[i - 1];
-      if (to.lineLogOdds === null || !from) return [];
-      const ends = [from.alongMm, to.alongMm].sort((a, b) => a - b) as [number, number];
-      return [{ ends, logOdds: Math.max(-mostOfALine, Math.min(mostOfALine, to.lineLogOdds)) }];
-    })
-    .sort((a, b) => a.ends[0] - b.ends[0]);
-  let [from, to, most] = [0, 0, 0];
-  let [start, sum] = [0, 0];
-  for (const { ends, logOdds } of lines) {
-    if (sum <= 0) [start, sum] = [ends[0], 0];
-    sum += logOdds;
-    if (sum > most) [from, to, most] = [start, ends[1], sum];
-  }
+  const lines = likeliest(linesOf(thread));
+  const least = {
+    perMm: plainShare * middleOf(lines.map(({ perMm }) => perMm)),
+    plain: plainShare * middleOf(lines.map(({ plain }) => plain)),
+  };
+  const plain = lines.filter((line) => line.perMm >= least.perMm && line.plain >= least.plain);
+  const [from, to] = [plain[0]?.ends[0] ?? 0, Math.max(...plain.map(({ ends }) => ends[1]))];
   return thread.filter(({ alongMm }) => alongMm >= from && alongMm <= to);
 }

@@ -17,7 +17,7 @@ const holesAt = (across: readonly number[], besideMm = 2): TracedHole[] =>
       repeat: i,
     },
     ...{ alongMm: (i - across.length / 2) * 2.5, acrossMm },
-    ...{ logOdds: 9, lineLogOdds: 9, acrossSpreadMm: 0.05 },
+    ...{ logOdds: 9, lineLogOdds: 9, linePlain: 1, acrossSpreadMm: 0.05 },
   }));
 
 test('a seam is laid along its holes: what is left of them has no slope, and no offset', () => {

@@ -12,6 +12,8 @@ export interface TracedHole extends PlacedHole {
   readonly logOdds: number;
   /** The same for the line from the hole before alone; null at the first hole of a needle. */
   readonly lineLogOdds: number | null;
+  /** How far that line stands out on both its sides at once. */
+  readonly linePlain: number;
   /** How far it may lie otherwise across, one spread, mm. */
   readonly acrossSpreadMm: number;
 }
@@ -193,8 +195,11 @@ export function traced(field: Field, seen: Seen, seam: FoundSeam): TracedHole[] 
   return moving.flatMap((line) =>
     line.map(({ placed: one, along, across, logOdds, spread: own }, i) => {
       const before = line[i - 1];
+      const from = [before?.along ?? along, before?.across ?? across] as const;
+      const sides = besideLine(look, from, [along, across]);
       return {
         ...one,
+        linePlain: sides.reduce((sum, { plain }) => sum + plain, 0) / sides.length,
         ...{ alongMm: along, acrossMm: across, logOdds, acrossSpreadMm: own },
         lineLogOdds:
           before === undefined
@@ -208,27 +213,39 @@ export function traced(field: Field, seen: Seen, seam: FoundSeam): TracedHole[] 
 /** Cloth lies so far beside a thread’s middle, mm. */
 const besideMm = 0.35;
 
+/** How far a line stands out from both its sides at once, and how they differ, at places along it. */
+function besideLine(
+  look: LookAt,
+  [s1, t1]: readonly [number, number],
+  [s2, t2]: readonly [number, number],
+) {
+  const [ds, dt] = [s2 - s1, t2 - t1];
+  const length = max(1e-6, hypot(ds, dt));
+  const [os, ot] = [(-dt / length) * besideMm, (ds / length) * besideMm];
+  return [0.3, 0.5, 0.7].map((share) => {
+    const [s, t] = [s1 + ds * share, t1 + dt * share];
+    const [one, other] = [look(s + os, t + ot), look(s - os, t - ot)];
+    return { plain: look(s, t) - max(one, other), unlike: one - other };
+  });
+}
+
 /**
  * How plainly a thread stands out on both its sides at once, in spreads of the cloth: what follows
  * the shadow of a fold does not.
  */
 export function plainness(field: Field, seam: FoundSeam, thread: readonly TracedHole[]): number {
   const sign = seam.lighter ? 1 : -1;
-  const look = lookAlong(field, seam);
+  const bare = lookAlong(field, seam);
+  const look: LookAt = (along, across) => sign * bare(along, across);
   const needles = [...new Set(thread.map(({ hole }) => hole.needle))];
   let [sum, unlike, count] = [0, 0, 0];
   for (const needle of needles) {
     const own = thread.filter(({ hole }) => hole.needle === needle);
     for (let i = 1; i < own.length; i++) {
       const [a, b] = [own[i - 1]!, own[i]!];
-      const [ds, dt] = [b.alongMm - a.alongMm, b.acrossMm - a.acrossMm];
-      const length = max(1e-6, hypot(ds, dt));
-      const [os, ot] = [(-dt / length) * besideMm, (ds / length) * besideMm];
-      for (const share of [0.3, 0.5, 0.7]) {
-        const [s, t] = [a.alongMm + ds * share, a.acrossMm + dt * share];
-        const [one, other] = [sign * look(s + os, t + ot), sign * look(s - os, t - ot)];
-        sum += sign * look(s, t) - max(one, other);
-        unlike += one - other;
+      for (const side of besideLine(look, [a.alongMm, a.acrossMm], [b.alongMm, b.acrossMm])) {
+        sum += side.plain;
+        unlike += side.unlike;
         count++;
       }
     }

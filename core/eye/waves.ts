@@ -1,5 +1,5 @@
 import FFT from 'fft.js';
-import { standingOut, valueAt, type Field } from './flatten';
+import { leastSpread, standingOut, valueAt, type Field } from './flatten';
 import { linesOf, type Seen } from './seen';
 
 // Asked for at every pixel.
@@ -66,7 +66,10 @@ export function wavesOf({ width, height, values, pxPerMm }: Field, mostPerMm: nu
     }
   }
   const known: number[] = [];
-  const power = (index: number) => (known[index] ??= usualPower(re[index]!, im[index]!));
+  // What noise that no cloth is without would give.
+  const least = width * leastSpread ** 2;
+  const power = (index: number) =>
+    (known[index] ??= max(least, usualPower(re[index]!, im[index]!)));
   return { perMm: pxPerMm / size, re, im, power };
 }
 
