@@ -2,7 +2,7 @@ import { blindHem } from '../core/finish/blind-hem';
 import { examplePlan } from '../core/plan/example.fixture';
 import { setUpOf } from '../core/plan/set-up-of';
 import { startingSetting } from '../core/plan/starting-setting';
-import { startServer, type RunningServer } from './testing.fixture';
+import { bytesOf, startServer, type RunningServer } from './testing.fixture';
 
 let server: RunningServer;
 beforeAll(async () => {
@@ -52,16 +52,8 @@ test('they are kept with a scrap, and go out in the book’s table', async () =>
   const { body: made } = await server.http.post('/api/attempts').send(draft).expect(201);
   const { id, counts } = made as { id: string; counts: unknown };
   expect(counts).toEqual(draft.counts);
-  const { body: file } = await server.http
-    .get('/api/export/sample-book.csv')
-    .buffer(true)
-    .parse((response, done) => {
-      const parts: Buffer[] = [];
-      response.on('data', (part: Buffer) => parts.push(part));
-      response.on('end', () => done(null, Buffer.concat(parts)));
-    })
-    .expect(200);
-  expect((file as Buffer).toString()).toContain('bite 8 1 0 | 0.12~0.06@12.1,30 0.3~0.06');
+  const file = await bytesOf(server, '/api/export/sample-book.csv');
+  expect(file.toString()).toContain('bite 8 1 0 | 0.12~0.06@12.1,30 0.3~0.06');
   const again = await server.http.get(`/api/attempts/${id}`).expect(200);
   expect((again.body as { counts: unknown }).counts).toEqual(draft.counts);
 });

@@ -43,6 +43,23 @@ async function filledFolder(): Promise<string> {
   return folder;
 }
 
+/** What a server answers, as it came: for what is no JSON. */
+export async function bytesOf(
+  { http }: Pick<RunningServer, 'http'>,
+  path: string,
+): Promise<Buffer> {
+  const { body } = await http
+    .get(path)
+    .buffer(true)
+    .parse((response, done) => {
+      const parts: Buffer[] = [];
+      response.on('data', (part: Buffer) => parts.push(part));
+      response.on('end', () => done(null, Buffer.concat(parts)));
+    })
+    .expect(200);
+  return body as Buffer;
+}
+
 /** A real server on a real database file, for one test file. */
 export async function startServer(given?: string, clientFolder: string | null = null) {
   const dataFolder = given ?? (await filledFolder());

@@ -1,6 +1,7 @@
 import type { GreyImage } from './grey';
 import type { Place } from './homography';
 import { greyAt } from './rectify';
+import { middleOf } from './middle';
 
 /** A line: all places for which nx·x + ny·y = d. */
 interface Line {
@@ -18,9 +19,6 @@ interface Border {
 
 /** How many places of a side are looked at, between its tenths next to the corners. */
 const looks = 24;
-
-const median = (values: readonly number[]): number =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
 
 /** The line with the least squares of distance from places. */
 function lineThrough(places: readonly Place[]): Line {
@@ -69,8 +67,8 @@ function borderAlong(
     const at = (out: number) => greyAt(picture, [x + nx * out - 0.5, y + ny * out - 0.5]);
     return { x, y, at };
   });
-  const black = median(profiles.map(({ at }) => at(-reach)));
-  const white = median(profiles.map(({ at }) => at(reach)));
+  const black = middleOf(profiles.map(({ at }) => at(-reach)));
+  const white = middleOf(profiles.map(({ at }) => at(reach)));
   if (white - black < 12) return null;
   const crossing = (at: (out: number) => number, share: number): number | null => {
     const level = black + (white - black) * share;
@@ -87,12 +85,12 @@ function borderAlong(
     return [{ place: [x + nx * middle, y + ny * middle] as const, out: middle, rise: high - low }];
   });
   if (found.length < looks / 2) return null;
-  const usual = median(found.map(({ out }) => out));
-  const off = median(found.map(({ out }) => Math.abs(out - usual)));
+  const usual = middleOf(found.map(({ out }) => out));
+  const off = middleOf(found.map(({ out }) => Math.abs(out - usual)));
   const kept = found.filter(({ out }) => Math.abs(out - usual) <= Math.max(0.5, 3 * off));
   return {
     line: lineThrough(kept.map(({ place }) => place)),
-    blurPx: median(found.map(({ rise }) => Math.max(0, rise))),
+    blurPx: middleOf(found.map(({ rise }) => Math.max(0, rise))),
     ...{ black, white },
   };
 }
@@ -126,8 +124,8 @@ export function sharpenedCorners(
   if (sharp.some((place) => place === null)) return null;
   return {
     corners: sharp as Place[],
-    blurPx: median(borders.map(({ blurPx }) => blurPx)),
-    black: median(borders.map(({ black }) => black)),
-    white: median(borders.map(({ white }) => white)),
+    blurPx: middleOf(borders.map(({ blurPx }) => blurPx)),
+    black: middleOf(borders.map(({ black }) => black)),
+    white: middleOf(borders.map(({ white }) => white)),
   };
 }

@@ -13,7 +13,8 @@ import { isLine, isMeasurable } from './seen';
 import { sewnPart } from './sewn-part';
 import { spacedByDips } from './stitch-length';
 import { isClearOf, laidAlong, mirrored } from './straight-line';
-import { middleOf, plainness, traced, type TracedHole } from './trace';
+import { middleOf } from './middle';
+import { plainness, traced, type TracedHole } from './trace';
 
 /** A seam has at least so many holes, each much likelier thread than cloth, in log. */
 const leastHoles = 4;

@@ -66,13 +66,11 @@ const mostLines = 3;
  * Straight lines along the likeliest seam, each beside the others: a thread without holes to be seen
  * looks like the fold it runs along, and which is which is told later.
  */
-function linesBeside(coarse: Field, seen: Seen, seams: readonly FoundSeam[]): FoundSeam[] {
+function linesBeside(coarse: Field, seen: Seen, [likeliest]: readonly FoundSeam[]): FoundSeam[] {
   const found: FoundSeam[] = [];
-  for (const { angle } of seams.slice(0, 1)) {
-    for (let i = 0; i < mostLines; i++) {
-      const except = found.map(({ acrossMm }) => acrossMm);
-      found.push(...(findSeams(coarse, seen, undefined, angle, 'line', except) ?? []));
-    }
+  for (let i = 0; likeliest && i < mostLines; i++) {
+    const except = found.map(({ acrossMm }) => acrossMm);
+    found.push(...(findSeams(coarse, seen, undefined, likeliest.angle, 'line', except) ?? []));
   }
   return found;
 }

@@ -2,6 +2,7 @@ import { pageSizesMm, type PageSize } from '../fold/gauge';
 import { cornersOf, type ScrapCard } from './card';
 import type { GreyImage } from './grey';
 import { mapped, type Homography } from './homography';
+import { middleOf } from './middle';
 
 const { abs, floor, max, min, round } = Math;
 
@@ -25,9 +26,6 @@ export interface PaperBorder {
   readonly bottom: number | null;
 }
 
-const middle = (values: readonly number[]): number =>
-  [...values].sort((a, b) => a - b)[values.length >> 1] ?? 0;
-
 /** A picture at a place of the card; NaN beyond the picture. */
 function looking({ width, height, grey }: GreyImage, toPicture: Homography) {
   return (xMm: number, yMm: number): number => {
@@ -45,9 +43,9 @@ function metAfter(valueAt: (outMm: number) => number, leastGreys: number): numbe
   const values = Array.from({ length: count + 2 * beyond }, (_, i) => valueAt(i * stepMm));
   for (let at = beyond; at < count; at++) {
     if (Number.isNaN(values[at + 2 * beyond])) return null;
-    const paper = middle(values.slice(at - beyond, at));
-    const next = middle(values.slice(at, at + beyond));
-    const after = middle(values.slice(at + beyond, at + 2 * beyond));
+    const paper = middleOf(values.slice(at - beyond, at));
+    const next = middleOf(values.slice(at, at + beyond));
+    const after = middleOf(values.slice(at + beyond, at + 2 * beyond));
     if (abs(next - paper) < leastGreys || abs(after - paper) < leastGreys) continue;
     // Half of what the middle was taken over lies behind the border already.
     const turn = values
@@ -84,7 +82,7 @@ export function paperBorder(
       const along = start + ((i + 0.5) / looks) * (end - start);
       return metAfter((mm) => at(from + out * (mm + 1), along), leastStep * contrast);
     }).filter((mm) => mm !== null);
-    const usual = middle(met);
+    const usual = middleOf(met);
     const agreeing = met.filter((mm) => abs(mm - usual) <= straightMm).length;
     return agreeing >= leastAgreeing * looks ? from + out * (usual + 1) : null;
   };

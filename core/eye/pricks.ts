@@ -2,7 +2,7 @@ import { spreadOf, type Field } from './flatten';
 import type { FoundSeam } from './find-seam';
 import { lookAlong, placedHoles, type PlacedHole } from './on-seam';
 import type { Seen } from './seen';
-import { middleOf } from './trace';
+import { middleOf } from './middle';
 
 const { exp, max, min, sqrt } = Math;
 

@@ -1,7 +1,8 @@
 import { spreadOf, type Field } from './flatten';
 import type { FoundSeam } from './find-seam';
 import { lookAlong, type LookAt } from './on-seam';
-import { middleOf, type TracedHole } from './trace';
+import { middleOf } from './middle';
+import type { TracedHole } from './trace';
 
 const { abs, max, sqrt } = Math;
 

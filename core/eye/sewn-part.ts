@@ -1,4 +1,5 @@
-import { middleOf, type TracedHole } from './trace';
+import { middleOf } from './middle';
+import type { TracedHole } from './trace';
 
 /** One line can't bridge more than a gap or two, in log. */
 const mostOfALine = 4;

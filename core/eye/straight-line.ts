@@ -1,7 +1,8 @@
 import type { FoundSeam } from './find-seam';
 import type { ReferenceLine } from './reference-line';
 import { clearOfEdgeMm } from './seen';
-import { middleOf, type TracedHole } from './trace';
+import { middleOf } from './middle';
+import type { TracedHole } from './trace';
 
 /** A line nearer than this to what it was led along, at so many of its stitches, may be its shadow. */
 const shadowMm = 0.5;

@@ -1,5 +1,6 @@
 import { spreadOf, type Field } from './flatten';
 import type { FoundSeam } from './find-seam';
+import { middleOf } from './middle';
 import { lookAlong, placedHoles, type LookAt, type PlacedHole } from './on-seam';
 import type { Seen } from './seen';
 
@@ -54,12 +55,6 @@ function logOddsOf(
     sum += max(-loudest, min(loudest, log));
   }
   return sum / alike;
-}
-
-/** The middle of a list of numbers. */
-export function middleOf(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  return sorted[sorted.length >> 1] ?? 0;
 }
 
 /** What thread gives along the lines as they are placed; the upper half, since some miss it. */

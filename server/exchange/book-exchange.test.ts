@@ -1,7 +1,7 @@
 import sharp from 'sharp';
 import type { ImportPreview } from '../../contract/exchange';
 import type { AttemptRecord } from '../../contract/records';
-import { startServer, type RunningServer } from '../testing.fixture';
+import { bytesOf, startServer, type RunningServer } from '../testing.fixture';
 
 let server: RunningServer;
 beforeEach(async () => {
@@ -11,18 +11,7 @@ afterEach(() => server.stop());
 
 const send = (path: string, bytes: string | Buffer) =>
   server.http.post(`/api/${path}`).set('Content-Type', 'application/octet-stream').send(bytes);
-const exported = async (name: string) => {
-  const { body } = await server.http
-    .get(`/api/export/${name}`)
-    .buffer(true)
-    .parse((response, done) => {
-      const parts: Buffer[] = [];
-      response.on('data', (part: Buffer) => parts.push(part));
-      response.on('end', () => done(null, Buffer.concat(parts)));
-    })
-    .expect(200);
-  return body as Buffer;
-};
+const exported = (name: string) => bytesOf(server, `/api/export/${name}`);
 const preview = async (bytes: string | Buffer) =>
   (await send('import/preview', bytes).expect(200)).body as ImportPreview;
 const take = async (bytes: string | Buffer) =>

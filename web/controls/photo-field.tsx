@@ -2,6 +2,7 @@ import { Camera, Trash2 } from 'lucide-react';
 import { useId, useRef, useState } from 'react';
 import { mostPhotoBytes, type Photo } from '../../contract/photo';
 import { sendFile } from '../ground/api';
+import { FileInput } from './file-input';
 
 interface PhotoFieldProps {
   /** What is on it, for those who can't see it. */
@@ -65,19 +66,12 @@ export function PhotoField({ of, photoId, onChange }: PhotoFieldProps) {
           </button>
         )}
       </div>
-      <input
+      <FileInput
         ref={input}
         id={id}
-        type="file"
         accept="image/jpeg,image/png,image/webp,image/gif"
-        aria-label={`Photo of ${of}`}
-        className="sr-only"
-        tabIndex={-1}
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          event.target.value = '';
-          if (file) void send(file);
-        }}
+        label={`Photo of ${of}`}
+        onFile={(file) => void send(file)}
       />
       {trouble && (
         <p role="alert" className="pt-1 text-sm font-bold text-madder">

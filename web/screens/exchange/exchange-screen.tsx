@@ -3,6 +3,7 @@ import { useRef, useState, type DragEvent } from 'react';
 import { exchangeTables, type ExchangeTable } from '../../../contract/exchange';
 import { notify } from '../../ground/notices';
 import { Button } from '../../controls/button';
+import { FileInput } from '../../controls/file-input';
 import { PreviewTable } from './preview-table';
 import { useImport } from './use-import';
 
@@ -101,18 +102,11 @@ export function ExchangeScreen() {
             </p>
           </div>
           <Button onClick={() => input.current?.click()}>Choose a file</Button>
-          <input
+          <FileInput
             ref={input}
-            type="file"
             accept=".json,.csv,.txt,application/json,text/csv"
-            aria-label="File to take in"
-            className="sr-only"
-            tabIndex={-1}
-            onChange={(event) => {
-              const chosen = event.target.files?.[0];
-              event.target.value = '';
-              look(chosen);
-            }}
+            label="File to take in"
+            onFile={look}
           />
         </div>
         {!file && (

@@ -8,6 +8,7 @@ import { notify } from '../../ground/notices';
 import { reloadAll, writer } from '../../ground/records';
 import { useJob } from '../../ground/use-job';
 import { Button } from '../../controls/button';
+import { FileInput } from '../../controls/file-input';
 import { countsInWords } from '../../words/records';
 
 const megabytes = (bytes = 0) => (bytes / 1e6).toFixed(1);
@@ -61,17 +62,11 @@ export function ArchiveIn() {
           <FileUp size={18} aria-hidden /> Choose an archive
         </Button>
       )}
-      <input
+      <FileInput
         ref={input}
-        type="file"
         accept=".tar,application/x-tar"
-        aria-label="Archive to take in"
-        className="sr-only"
-        tabIndex={-1}
-        onChange={(event) => {
-          setFile(event.target.files?.[0] ?? null);
-          event.target.value = '';
-        }}
+        label="Archive to take in"
+        onFile={setFile}
       />
       {take.error && (
         <p role="alert" className="mt-3 border-l-4 border-madder bg-madder-wash px-3 py-2">

@@ -7,6 +7,7 @@ import type { Issue } from '../../../core/impossible';
 import type { DialSettings } from '../../../core/kit/dial-steps';
 import type { MarginPart } from './counted-part';
 import { Button } from '../../controls/button';
+import { FileInput } from '../../controls/file-input';
 import { FormDialog } from '../../controls/form-dialog';
 import { RadioRow } from '../../controls/radio-row';
 import { ApiError, sendFile } from '../../ground/api';
@@ -199,18 +200,11 @@ function Counting({ bench, sewn, set, onDone }: PhotoCountProps & { onDone(): vo
       <p className="text-sm text-soft">
         Or paste a picture here. It is measured in this browser, and kept with the scrap.
       </p>
-      <input
+      <FileInput
         ref={input}
-        type="file"
         accept="image/jpeg,image/png,image/webp"
-        aria-label="Photo of the scrap on its card"
-        className="sr-only"
-        tabIndex={-1}
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          event.target.value = '';
-          if (file) void measure(file);
-        }}
+        label="Photo of the scrap on its card"
+        onFile={(file) => void measure(file)}
       />
       {stage.issues.length > 0 && (
         <p role="alert" className="border-l-4 border-madder bg-madder-wash px-3 py-2 font-bold">
