@@ -103,6 +103,31 @@ export class App {
   }
 }
 
+const desk = { width: 1280, height: 800 };
+
+/**
+ * Makes a tab as a browser just started has it, on the address of a server. A new one would fetch, read
+ * and compile the whole app again, which is more than most tests do besides.
+ */
+async function asNew(page: Page, address: string): Promise<void> {
+  const context = page.context();
+  for (const other of context.pages()) if (other !== page) await other.close();
+  await page.setViewportSize(desk);
+  await page.emulateMedia({ media: null });
+  // A page of the same house, whose process the app’s next one keeps.
+  await page.goto(`${address}/icon-192.png`);
+  await page.evaluate(async () => {
+    localStorage.clear();
+    sessionStorage.clear();
+    for (const { name } of await indexedDB.databases()) if (name) indexedDB.deleteDatabase(name);
+    for (const key of await caches.keys()) await caches.delete(key);
+    for (const worker of await navigator.serviceWorker.getRegistrations()) {
+      await worker.unregister();
+    }
+  });
+  await context.clearCookies();
+}
+
 /**
  * Tests with a server that each worker starts once; before a test everything on it is put back as
  * the demo was filled in. Whoever kills it or looks at its folder takes `ownApp`. A page error or a
@@ -110,8 +135,22 @@ export class App {
  */
 export const test = base.extend<
   { app: App; ownApp: App; troubles: string[] },
-  { shared: { readonly app: App; readonly filled: string } }
+  { shared: { readonly app: App; readonly filled: string }; tab: Page }
 >({
+  tab: [
+    async ({ browser }, use) => {
+      const context = await browser.newContext({ viewport: desk });
+      await use(await context.newPage());
+      await context.close();
+    },
+    { scope: 'worker' },
+  ],
+  context: async ({ tab }, use) => use(tab.context()),
+  page: async ({ tab, shared: { app } }, use) => {
+    await asNew(tab, app.address);
+    await use(tab);
+    tab.removeAllListeners();
+  },
   shared: [
     // eslint-disable-next-line no-empty-pattern -- Playwright reads what a fixture needs from here.
     async ({}, use) => {
@@ -124,7 +163,8 @@ export const test = base.extend<
     },
     { scope: 'worker' },
   ],
-  app: async ({ shared: { app, filled } }, use) => {
+  // What a page still sends as it is left comes before everything is put back.
+  app: async ({ page: _, shared: { app, filled } }, use) => {
     await app.create(`snapshots/${filled}/restore`, {});
     await use(app);
   },
