@@ -35,12 +35,12 @@ const typesOf = (project) => [
 const kept = (name) => join(root, 'node_modules', '.cache', name);
 /**
  * Checks that only read the sources; as many beside each other as there are processors, the longest
- * first. Types are checked by the compiler that is a native program, and so is what a linter needs
- * types for; the other linter's parser needs the one that is a library.
+ * first. Types are checked by the compiler that is a native program, and so is all that a linter can
+ * find; only what React's own rules ask of components needs another, which compiles them.
  */
 const readings = {
-  lint: [bin('eslint'), '.', '--max-warnings', '0'],
-  'lint by types': [bin('oxlint'), '--type-aware', '--deny-warnings', '.'],
+  'lint of components': [bin('eslint'), 'web', '--max-warnings', '0'],
+  lint: [bin('oxlint'), '--type-aware', '--deny-warnings', '.'],
   types: typesOf('tsconfig.json'),
   // No reading, and it needs nothing of theirs: it takes its turn among them.
   build: [process.execPath, join(root, 'scripts', 'build.mjs')],
