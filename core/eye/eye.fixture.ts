@@ -114,9 +114,14 @@ export function pictureOf(
     return onPage ? printed(place) : 0.4;
   };
   const columns = width + 1;
-  let above = Float32Array.from({ length: columns }, (_, x) => light(x, 0));
+  const along = (y: number): Float32Array => {
+    const row = new Float32Array(columns);
+    for (let x = 0; x < columns; x++) row[x] = light(x, y);
+    return row;
+  };
+  let above = along(0);
   for (let y = 0; y < height; y++) {
-    const below = Float32Array.from({ length: columns }, (_, x) => light(x, y + 1));
+    const below = along(y + 1);
     for (let x = 0; x < width; x++) {
       const here = above[x]!;
       const isEven = here === above[x + 1] && here === below[x] && here === below[x + 1];

@@ -115,9 +115,14 @@ function bestOf(
 }
 
 /** A direction’s waves, and of each repeat length the pattern’s laid on them; each is laid once. */
-function layerOf(waves: Waves, waveNumbers: readonly number[]) {
+function layerOf(waves: Waves) {
   const known = new Map<string, LaidWave>();
-  return (pattern: Pattern, { turned: [along, across] }: Way, repeatMm: number): LaidWave[] =>
+  return (
+    pattern: Pattern,
+    waveNumbers: readonly number[],
+    { turned: [along, across] }: Way,
+    repeatMm: number,
+  ): LaidWave[] =>
     waveNumbers.map((k) => {
       const index = round(k / repeatMm / waves.perMm);
       const key = `${along} ${across} ${k} ${index}`;
@@ -157,26 +162,30 @@ function waysOf(seen: Seen): typeof turns {
   return isSameBackwards(seen) ? [turns[0]!, turns[2]!] : turns;
 }
 
+/** Which seam is looked for, where more is known than its stitch. */
+export interface Sought {
+  /** The direction it runs in, radians. */
+  readonly along?: number;
+  readonly by?: ToldBy;
+  /** What lies so far across is known to be something else, mm. */
+  readonly except?: readonly number[];
+  /** Progress, 0 to 1; false stops. */
+  readonly onShare?: (share: number) => boolean;
+}
+
+/** @returns where a seam may lie, the likeliest first; null where it was stopped */
+export type SeamFinder = (sought?: Sought) => FoundSeam[] | null;
+
 /**
  * Finds where a seam may lie, by its stitch: rows along every likely direction are taken apart into waves, and the
  * stitch’s own waves laid on them, at every place across, of every length the machine’s may have
  * become. Each wave counts by how much it stands out from what the cloth has of it, so that stripes
- * and weave are not taken for thread. The likeliest comes first. Source: docs/formulas.md, “The eye”.
+ * and weave are not taken for thread. What a direction’s rows are made of is worked out once,
+ * however often a seam is looked for. Source: docs/formulas.md, “The eye”.
  *
  * @param field what stands out of the window, about 4 px a mm
- * @param onShare progress, 0 to 1; false stops
- * @param along the direction it runs in, where that is known, radians
- * @param except what lies so far across is known to be something else, mm
- * @returns null where it was stopped
  */
-export function findSeams(
-  field: Field,
-  seen: Seen,
-  onShare: (share: number) => boolean = () => true,
-  along?: number,
-  by: ToldBy = 'waves',
-  except: readonly number[] = [],
-): FoundSeam[] | null {
+export function seamFinder(field: Field, seen: Seen): SeamFinder {
   const { width, height, pxPerMm } = field;
   const most = mostSpreads * spreadOf(field.values);
   const clipped = {
@@ -190,9 +199,6 @@ export function findSeams(
     (_, i) => seen.repeatMm / (1 + ((i - count) / count) * mostOffLength),
   );
   const finestPerMm = (mostWaves * (1 + mostOffLength)) / seen.repeatMm;
-  const waveNumbers = waveNumbersOf(by);
-  const isFree = (row: number) =>
-    except.every((mm) => abs((row - (height - 1) / 2) / pxPerMm - mm) > besideMm);
   const patterns = { '1': patternOf(seen, 1, pxPerMm), '-1': patternOf(seen, -1, pxPerMm) };
   const ways = waysOf(seen).flatMap((turned): Way[] => [
     { turned, lighter: true },
@@ -205,72 +211,83 @@ export function findSeams(
   // Ways that are gone uphill by themselves come through the same directions.
   const turnedTo = (angle: number) => {
     const key = round(angle * 1e5);
-    const known =
-      layers.get(key) ?? layerOf(wavesOf(turnedBy(clipped, angle), finestPerMm), waveNumbers);
+    const known = layers.get(key) ?? layerOf(wavesOf(turnedBy(clipped, angle), finestPerMm));
     layers.set(key, known);
     return known;
   };
-  /** The best of every way of lying. */
-  const look = (angle: number, lengths: readonly number[], among: typeof ways): Turned[] => {
-    const laid = turnedTo(angle);
-    return among.map((way) => {
-      const pattern = patterns[way.turned[1]];
-      return lengths
-        .map((mm) => ({
-          ...bestOf(laid(pattern, way, mm), waveNumbers, -pattern.firstRow, mm, way, isFree),
-          angle,
-        }))
-        .reduce((best, one) => (weightOf(one) > weightOf(best) ? one : best));
-    });
-  };
-  const angles = along === undefined ? likelyAngles(clipped) : [along];
-  const first: Turned[] = [];
-  for (const [i, angle] of angles.entries()) {
-    // Every way of lying by itself: which is right may be told by what lies beside it.
-    first.push(...look(angle, repeats, ways));
-    if (!onShare((0.7 * (i + 1)) / angles.length)) return null;
-  }
-  first.sort((a, b) => weightOf(b) - weightOf(a));
-  // The straightest line of all is the fold, if there is one, and the seam runs along it.
-  const starts = ways.flatMap((way) => {
-    const [one, other, ...rest] = first.filter((it) => isSameWay(it, way));
-    return [one, other, rest.find(({ angle }) => angle === angles[0])].filter(
-      (it) => it !== undefined,
-    );
-  });
-  const found: Turned[] = [];
-  for (let best of starts) {
-    // Uphill from there, at about the length that was found, by ever smaller turns.
-    let stepDegrees = angleStepDegrees;
-    for (let i = 0; i < mostSteps && stepDegrees > leastStepDegrees; i++) {
-      const { angle, repeatMm } = best;
-      const near = repeats.filter((mm) => abs(mm / repeatMm - 1) < 1.5 * (mostOffLength / count));
-      let isBetter = false;
-      for (const side of [-1, 1]) {
-        const [beside] = look(angle + (side * stepDegrees * PI) / 180, near, [best]);
-        if (beside && weightOf(beside) > weightOf(best)) {
-          best = beside;
-          isBetter = true;
-        }
-      }
-      if (!isBetter) stepDegrees /= 2;
+  return ({ along, by = 'waves', except = [], onShare = () => true } = {}) => {
+    const waveNumbers = waveNumbersOf(by);
+    const isFree = (row: number) =>
+      except.every((mm) => abs((row - (height - 1) / 2) / pxPerMm - mm) > besideMm);
+    /** The best of every way of lying. */
+    const look = (angle: number, lengths: readonly number[], among: typeof ways): Turned[] => {
+      const laid = turnedTo(angle);
+      return among.map((way) => {
+        const pattern = patterns[way.turned[1]];
+        return lengths
+          .map((mm) => ({
+            ...bestOf(
+              laid(pattern, waveNumbers, way, mm),
+              waveNumbers,
+              -pattern.firstRow,
+              mm,
+              way,
+              isFree,
+            ),
+            angle,
+          }))
+          .reduce((best, one) => (weightOf(one) > weightOf(best) ? one : best));
+      });
+    };
+    const angles = along === undefined ? likelyAngles(clipped) : [along];
+    const first: Turned[] = [];
+    for (const [i, angle] of angles.entries()) {
+      // Every way of lying by itself: which is right may be told by what lies beside it.
+      first.push(...look(angle, repeats, ways));
+      if (!onShare((0.7 * (i + 1)) / angles.length)) return null;
     }
-    const isKnown = found.some(
-      (other) => other.turned === best.turned && abs(other.row - best.row) <= sameMm * pxPerMm,
-    );
-    if (!isKnown) found.push(best);
-    if (!onShare(0.7 + (0.3 * found.length) / starts.length)) return null;
-  }
-  return found
-    .sort((a, b) => weightOf(b) - weightOf(a))
-    .map((one) => ({
-      angle: one.angle,
-      middleMm: [(width - 1) / 2 / pxPerMm, (height - 1) / 2 / pxPerMm],
-      acrossMm: (one.row - (height - 1) / 2) / pxPerMm,
-      alongMm: one.phase * one.repeatMm,
-      repeatMm: one.repeatMm,
-      turned: one.turned,
-      lighter: one.lighter,
-      score: one.score,
-    }));
+    first.sort((a, b) => weightOf(b) - weightOf(a));
+    // The straightest line of all is the fold, if there is one, and the seam runs along it.
+    const starts = ways.flatMap((way) => {
+      const [one, other, ...rest] = first.filter((it) => isSameWay(it, way));
+      return [one, other, rest.find(({ angle }) => angle === angles[0])].filter(
+        (it) => it !== undefined,
+      );
+    });
+    const found: Turned[] = [];
+    for (let best of starts) {
+      // Uphill from there, at about the length that was found, by ever smaller turns.
+      let stepDegrees = angleStepDegrees;
+      for (let i = 0; i < mostSteps && stepDegrees > leastStepDegrees; i++) {
+        const { angle, repeatMm } = best;
+        const near = repeats.filter((mm) => abs(mm / repeatMm - 1) < 1.5 * (mostOffLength / count));
+        let isBetter = false;
+        for (const side of [-1, 1]) {
+          const [beside] = look(angle + (side * stepDegrees * PI) / 180, near, [best]);
+          if (beside && weightOf(beside) > weightOf(best)) {
+            best = beside;
+            isBetter = true;
+          }
+        }
+        if (!isBetter) stepDegrees /= 2;
+      }
+      const isKnown = found.some(
+        (other) => other.turned === best.turned && abs(other.row - best.row) <= sameMm * pxPerMm,
+      );
+      if (!isKnown) found.push(best);
+      if (!onShare(0.7 + (0.3 * found.length) / starts.length)) return null;
+    }
+    return found
+      .sort((a, b) => weightOf(b) - weightOf(a))
+      .map((one) => ({
+        angle: one.angle,
+        middleMm: [(width - 1) / 2 / pxPerMm, (height - 1) / 2 / pxPerMm],
+        acrossMm: (one.row - (height - 1) / 2) / pxPerMm,
+        alongMm: one.phase * one.repeatMm,
+        repeatMm: one.repeatMm,
+        turned: one.turned,
+        lighter: one.lighter,
+        score: one.score,
+      }));
+  };
 }

@@ -1,13 +1,13 @@
 import type { Expected } from './expected';
-import { coarser, flattened, standingOut, toned, type Field } from './flatten';
-import { findSeams, type FoundSeam } from './find-seam';
+import { coarser, flattened, standingOut, toned } from './flatten';
+import { seamFinder, type FoundSeam, type SeamFinder } from './find-seam';
 import type { ScaledImage } from './grey';
 import { measurePricks } from './measure-pricks';
 import { measureThread } from './measure-thread';
 import type { MeasuredScrap } from './measured-scrap';
 import { prickRow } from './prick-row';
 import { refuse } from './refused';
-import { isLine, type Seen } from './seen';
+import { isLine } from './seen';
 
 /** Below this, what was found may be weave or print. */
 const leastScore = 7;
@@ -45,16 +45,17 @@ export function measureScrap(
     return onShare(1) ? measured : null;
   }
   const coarse = coarser(standing, Math.max(1, Math.floor(window.pxPerMm / coarsePxPerMm)));
-  const seams = findSeams(coarse, expected.seen, (share) => onShare(0.15 + 0.6 * share));
+  const find = seamFinder(coarse, expected.seen);
+  const seams = find({ onShare: (share) => onShare(0.15 + 0.6 * share) });
   if (!seams) return null;
-  if (isLine(expected.seen)) seams.push(...linesBeside(coarse, expected.seen, seams));
+  if (isLine(expected.seen)) seams.push(...linesBeside(find, seams));
   if (!seams.some(({ score }) => score >= leastScore)) refuse('no-stitch');
   const measured = measureThread(
     expected,
     coarser(toned(window), times),
     fine,
     seams,
-    (angle) => findSeams(coarse, expected.seen, undefined, angle) ?? [],
+    (along) => find({ along }) ?? [],
   );
   return onShare(1) ? measured : null;
 }
@@ -66,11 +67,11 @@ const mostLines = 3;
  * Straight lines along the likeliest seam, each beside the others: a thread without holes to be seen
  * looks like the fold it runs along, and which is which is told later.
  */
-function linesBeside(coarse: Field, seen: Seen, [likeliest]: readonly FoundSeam[]): FoundSeam[] {
+function linesBeside(find: SeamFinder, [likeliest]: readonly FoundSeam[]): FoundSeam[] {
   const found: FoundSeam[] = [];
   for (let i = 0; likeliest && i < mostLines; i++) {
     const except = found.map(({ acrossMm }) => acrossMm);
-    found.push(...(findSeams(coarse, seen, undefined, likeliest.angle, 'line', except) ?? []));
+    found.push(...(find({ along: likeliest.angle, by: 'line', except }) ?? []));
   }
   return found;
 }
