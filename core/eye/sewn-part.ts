@@ -14,6 +14,8 @@ interface Line {
   /** The same for each mm. */
   readonly perMm: number;
   readonly plain: number;
+  /** It crosses what it was led along, which no shadow does. */
+  readonly isBite: boolean;
 }
 
 function linesOf(thread: readonly TracedHole[]): Line[] {
@@ -24,7 +26,10 @@ function linesOf(thread: readonly TracedHole[]): Line[] {
       const length = Math.hypot(to.alongMm - from.alongMm, to.acrossMm - from.acrossMm);
       const ends = [from.alongMm, to.alongMm].sort((a, b) => a - b) as [number, number];
       const logOdds = to.lineLogOdds;
-      return [{ ends, logOdds, perMm: logOdds / Math.max(0.1, length), plain: to.linePlain }];
+      const isBite = from.hole.role === 'bite' || to.hole.role === 'bite';
+      return [
+        { ends, logOdds, perMm: logOdds / Math.max(0.1, length), plain: to.linePlain, isBite },
+      ];
     })
     .sort((a, b) => a.ends[0] - b.ends[0]);
 }
@@ -44,10 +49,13 @@ function likeliest(lines: readonly Line[]): Line[] {
 /**
  * The part of a thread that is there: the longest stretch of lines from hole to hole that are
  * likelier thread than cloth, gaps of a line or two let through; at either end without what is only
- * half a line, or the shadow that goes on along the fold.
+ * half a line, or the shadow that goes on along the fold. Where a stitch bites, only its bites tell
+ * how far it goes.
  */
 export function sewnPart(thread: readonly TracedHole[]): TracedHole[] {
-  const lines = likeliest(linesOf(thread));
+  const all = likeliest(linesOf(thread));
+  const bites = all.filter(({ isBite }) => isBite);
+  const lines = bites.length > 0 ? bites : all;
   const least = {
     perMm: plainShare * middleOf(lines.map(({ perMm }) => perMm)),
     plain: plainShare * middleOf(lines.map(({ plain }) => plain)),

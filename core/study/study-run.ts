@@ -10,6 +10,7 @@ import {
 } from './differential-study';
 import { eyeCases } from './eye-cases';
 import { eyeStudy, type EyeSeen } from './eye-study';
+import { measuredStudy, type MeasuredStudy } from './measured-study';
 import { placingReached } from './placing-study';
 import { coverage, reached, type Coverage, type Reached, type StudySetting } from './study';
 
@@ -40,7 +41,8 @@ const homePlan: SewingPlan = {
 const finer = { ...homePlan.machine, widthStepMm: 0.1, needleStepMm: 0.1 };
 const felted = { ...homePlan.cloth, thicknessMm: 1 };
 
-const settings: readonly StudySetting[] = [
+/** What is sewn in the studies of counts and of measured depths. */
+export const settings: readonly StudySetting[] = [
   {
     name: 'blind hem, half-millimetre steps',
     finish: blindHem,
@@ -140,6 +142,15 @@ export const runPlacingStudy = (
   [1, 2].map((offMm, i) => ({
     ...{ name: denimCurve.name, offMm },
     reached: placingReached(denimCurve, sewists, offMm, evenDraws(500 + i)),
+  }));
+
+/** How many measured stitches tell as much as a counted scrap. */
+export const runMeasuredStudy = (
+  sewists: number,
+): { readonly name: string; readonly told: MeasuredStudy }[] =>
+  settings.map((setting, i) => ({
+    name: setting.name,
+    told: measuredStudy(setting, sewists, evenDraws(550 + i)),
   }));
 
 /** How well the eye measures photos of every kind, drawn with known truth. */
