@@ -24,11 +24,15 @@ const leastPlainness = 4;
 /** What lies beside so many of the likeliest ways of lying is looked for. */
 const mostLooked = 3;
 /** Ways of lying that follow the thread nearly as well as the best. */
-const nearlyAsPlain = 0.95;
+const nearlyAsPlain = 0.85;
 /** What stitches are led along that is a line on the cloth, and no step from one cloth to another. */
 const drawnReferences = new Set(['hemline', 'ridge of the old hem']);
-/** What rectifying, a fold that is not quite straight, and thread’s own width leave open, mm. */
-const leftOpenMm = 0.05;
+/**
+ * What rectifying, a fold that is not quite straight, and thread’s own width leave open, mm: of a bite,
+ * and of a line, whose whole length one shadow may shift.
+ */
+const leftOpenMm = 0.035;
+const leftOpenOfLineMm = 0.065;
 
 const kindOf = (role: Penetration['role'], straight: boolean): MeasuredStitch['kind'] =>
   straight ? 'line' : role;
@@ -133,7 +137,8 @@ export function measureThread(
     }
     const edge = line.acrossMm + line.slope * alongMm;
     const depthMm = judged.valueMm(seam.turned[1] * (acrossMm - edge));
-    const spread = Math.hypot(acrossSpreadMm, line.spreadMm, leftOpenMm);
+    const open = straight ? leftOpenOfLineMm : leftOpenMm;
+    const spread = Math.hypot(acrossSpreadMm, line.spreadMm, open);
     return {
       ...common,
       ...{ depthMm, depthSpreadMm: spread, fault: faultOf(depthMm, judged) },

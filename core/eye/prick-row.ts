@@ -24,6 +24,8 @@ const apartMm = 1;
 const strongest = 9;
 /** Weaker than this it is cloth. */
 const weakest = 3.5;
+/** The plainer half of a row are more than that by so much, or nothing can be measured of them. */
+const leastPlain = 3;
 const mostTurnedDegrees = 12;
 /** How far the repeat may be off the machine’s own. */
 const mostOffLength = 0.12;
@@ -94,6 +96,14 @@ interface Row {
   readonly from: Candidate;
   readonly repeatMm: number;
   readonly score: number;
+  /** How far the plainer half of its pricks stand out, in spreads above the weakest. */
+  readonly plain: number;
+}
+
+/** The mean of the greater half. */
+function plainerHalf(counts: readonly number[]): number {
+  const half = counts.toSorted((a, b) => b - a).slice(0, Math.ceil(counts.length / 2));
+  return half.reduce((sum, value) => sum + value, 0) / half.length;
 }
 
 /** The row and the spacing that the strongest candidates lie on, by every two of them. */
@@ -122,9 +132,12 @@ function bestRow(candidates: readonly Candidate[], expectedMm: number): Row | nu
         const counts = strength * Math.exp(-(off * off + far * far) / 2);
         bySite.set(site, max(bySite.get(site) ?? 0, counts));
       }
-      const sum = [...bySite.values()].reduce((total, value) => total + value, 0);
+      const counts = [...bySite.values()];
+      const sum = counts.reduce((total, value) => total + value, 0);
       const score = sum - (Math.log(repeatMm / expectedMm) / lengthSpread) ** 2 / 2;
-      if (!best || score > best.score) best = { angle, from, repeatMm, score };
+      if (!best || score > best.score) {
+        best = { angle, from, repeatMm, score, plain: plainerHalf(counts) };
+      }
     }
   }
   return best;
@@ -135,7 +148,7 @@ function bestRow(candidates: readonly Candidate[], expectedMm: number): Row | nu
  * looked for everywhere, then the line and the spacing that the plainest of them agree on.
  *
  * @param flat the window with its light flattened, about 8 px a mm
- * @returns null where no two agree
+ * @returns null where no two agree, or they hardly stand out
  */
 export function prickRow(flat: Field, seen: Seen): FoundSeam | null {
   const rows = ([1, -1] as const).flatMap((sign) => {
@@ -143,7 +156,7 @@ export function prickRow(flat: Field, seen: Seen): FoundSeam | null {
     return row ? [{ ...row, lighter: sign === 1 }] : [];
   });
   const [best] = rows.sort((a, b) => b.score - a.score);
-  if (!best) return null;
+  if (!best || best.plain < leastPlain) return null;
   const { angle, from, repeatMm, score, lighter } = best;
   const middleMm = [flat.width / 2 / flat.pxPerMm, flat.height / 2 / flat.pxPerMm] as const;
   const [dx, dy] = [from.xMm - middleMm[0], from.yMm - middleMm[1]];

@@ -24,7 +24,7 @@ const mostShownMm = 4;
 const loudest = 2.5;
 
 /** How far half of what shows may be off, one spread, mm: by the study. */
-const shownSpreadMm = 0.1;
+const shownSpreadMm = 0.065;
 /** A thread’s round ends and the blur look longer than what shows by so much, mm. */
 const roundEndsMm = 0.14;
 

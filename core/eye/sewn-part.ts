@@ -3,8 +3,11 @@ import type { TracedHole } from './trace';
 
 /** One line can't bridge more than a gap or two, in log. */
 const mostOfALine = 4;
-/** A seam’s first and last line are as plainly thread as so much of its usual one. */
+/** A seam’s first and last line are as likely thread as so much of its usual one. */
+const likelyShare = 0.5;
+/** And stand out as plainly on both sides; at a bite, across what it was led along, even more so. */
 const plainShare = 0.5;
+const plainBiteShare = 0.7;
 
 /** A line of thread from hole to hole. */
 interface Line {
@@ -57,8 +60,9 @@ export function sewnPart(thread: readonly TracedHole[]): TracedHole[] {
   const bites = all.filter(({ isBite }) => isBite);
   const lines = bites.length > 0 ? bites : all;
   const least = {
-    perMm: plainShare * middleOf(lines.map(({ perMm }) => perMm)),
-    plain: plainShare * middleOf(lines.map(({ plain }) => plain)),
+    perMm: likelyShare * middleOf(lines.map(({ perMm }) => perMm)),
+    plain:
+      (bites.length > 0 ? plainBiteShare : plainShare) * middleOf(lines.map(({ plain }) => plain)),
   };
   const plain = lines.filter((line) => line.perMm >= least.perMm && line.plain >= least.plain);
   const [from, to] = [plain[0]?.ends[0] ?? 0, Math.max(...plain.map(({ ends }) => ends[1]))];

@@ -1,14 +1,14 @@
 import { undriftedMm } from '../margin/check';
 import { plainLogSigmaSd, plainShiftSdMm } from '../margin/prior';
 import { normalDraw } from '../margin/sewist';
-import { lessonOf, type SewnSample } from '../plan/learn-plan';
+import { learnedFrom, type SewnSample } from '../plan/learn-plan';
 import { studied, type StudySetting } from './study';
 
 /** How many measured stitches tell as much as a whole scrap that was counted. */
 export interface MeasuredStudy {
   /** Stitches counted on a scrap. */
   readonly counted: number;
-  /** The fewest measured ones whose 90 % interval of the offset is no wider, on the mean. */
+  /** The fewest measured ones, of those tried, whose 90 % interval of the offset is no wider. */
   readonly asSure: number;
   /** How wide that interval is after as many as were counted, counted and measured, mm. */
   readonly countedWidthMm: number;
@@ -19,6 +19,8 @@ export interface MeasuredStudy {
 }
 
 const counted = 24;
+/** So many measured ones are tried. */
+const tried = [2, 3, 4, 6, 8, counted / 2, counted];
 /** How far a depth in a photo is off, one spread, mm: by the study of the eye. */
 const depthSpreadMm = 0.07;
 
@@ -35,9 +37,10 @@ export function measuredStudy(
 ): MeasuredStudy {
   const { check, ruleSigmaMm, start } = studied(setting);
   const learned = (sample: Omit<SewnSample, 'settings' | 'check'>) =>
-    lessonOf(setting.finish, setting.plan, [{ ...sample, settings: start, check: check.name }])
-      .posterior.shiftInterval;
-  const widths = new Float64Array(counted + 1);
+    learnedFrom(setting.finish, setting.plan, [{ ...sample, settings: start, check: check.name }])[
+      check.source
+    ]!.shiftInterval;
+  const widths = new Map(tried.map((n) => [n, 0]));
   let [countedMm, held] = [0, 0];
   for (let i = 0; i < sewists; i++) {
     const shiftMm = plainShiftSdMm * normalDraw(random);
@@ -54,17 +57,16 @@ export function measuredStudy(
       depthMm: value + depthSpreadMm * normalDraw(random),
       depthSpreadMm,
     }));
-    for (let n = 1; n <= counted; n++) {
+    for (const n of tried) {
       const [low, high] = learned({ n, short: 0, over: 0, depths: depths.slice(0, n) });
-      widths[n]! += high - low;
+      widths.set(n, widths.get(n)! + high - low);
       if (n === counted / 2 && shiftMm >= low && shiftMm <= high) held++;
     }
   }
-  const asSure = widths.findIndex((sum, n) => n > 0 && sum <= countedMm);
   return {
     ...{ counted, sewists, heldByHalf: held / sewists },
-    asSure: asSure < 0 ? Infinity : asSure,
+    asSure: tried.find((n) => widths.get(n)! <= countedMm) ?? Infinity,
     countedWidthMm: countedMm / sewists,
-    measuredWidthMm: widths[counted]! / sewists,
+    measuredWidthMm: widths.get(counted)! / sewists,
   };
 }
