@@ -3,6 +3,7 @@ import type { FoundSeam } from './find-seam';
 import { middleOf } from './middle';
 import { lookAlong, placedHoles, type LookAt, type PlacedHole } from './on-seam';
 import type { Seen } from './seen';
+import { sunkMm } from './waves';
 
 // Asked for at every place along a thread.
 const { abs, exp, hypot, max, min, round, sqrt } = Math;
@@ -20,10 +21,9 @@ export interface TracedHole extends PlacedHole {
 }
 
 /**
- * So near to its hole a thread goes down into the cloth, mm; of a swing’s so much is still seen there.
- * What is seen of a hole would else end too soon, by 0.03 mm in the mean.
+ * So much of a swing’s thread is still seen where it goes down into the cloth; what is seen of it
+ * would else end before its hole, by 0.03 mm in the mean.
  */
-const sunkMm = 0.35;
 const swingAtHole = 0.55;
 /** A thread is looked at every so many mm. */
 const stepMm = 0.1;

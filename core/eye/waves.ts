@@ -8,7 +8,7 @@ const { ceil, cos, hypot, log2, max, min, PI, sin, sqrt } = Math;
 /** Waves in a repeat that are looked at; finer ones are smaller than a thread. */
 export const mostWaves = 4;
 /** So near to a hole a thread goes down into the cloth, mm. */
-const sunkMm = 0.35;
+export const sunkMm = 0.35;
 
 /** A field turned so that its rows run along the seam, as far as the window goes. */
 export function turnedBy(field: Field, angle: number): Field {
