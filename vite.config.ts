@@ -70,30 +70,15 @@ export default defineConfig({
     target: 'es2022',
     rolldownOptions: {
       output: {
-        // Those that several screens share would be named after all of them.
-        chunkFileNames: ({ name }) => `assets/${name.replace(/~.*/, '')}-[hash].js`,
         codeSplitting: {
-          // What is asked for together comes in one file: a hundred small ones pack worse, each has
-          // its own headers, and asking for them all costs more than reading them. What an edge can
-          // be measured by is no matter of a setting; forms and charts are none of most stations'.
+          // What every screen needs, and what all of sewing needs, comes in one file each: thirty
+          // small ones pack worse, and each has its own headers. What an edge can be measured by is no
+          // matter of a setting.
           groups: [
             { name: 'frame', tags: ['$initial'] },
             {
               name: 'finishes',
               test: /[\\/]core[\\/](stitch|edge(?![\\/](things|form-issues|form-course|course|derived)\.ts$)|finish|kit)[\\/]|[\\/]core[\\/]seam[\\/]crossing\.ts$|[\\/]words[\\/](facts|fill|starting-value)\.ts$/,
-            },
-            { name: 'edge', test: /[\\/]screens[\\/]edge[\\/]edge-screen\.tsx$/ },
-            { name: 'records', test: /[\\/](contract|node_modules[\\/](zod|date-fns))[\\/]/ },
-            {
-              name: 'shared',
-              test: /[\\/](web[\\/](controls|words|pictures|bench)|core)[\\/]|lucide-react|radix-ui/,
-              minShareCount: 2,
-              entriesAware: true,
-              entriesAwareMergeThreshold: 16_000,
-            },
-            {
-              name: 'stations',
-              test: /[\\/]screens[\\/]edge[\\/]((cloth|edge|finish|folds)-station|(finish|folds|starting)-slip|swatch-panel)\.tsx$/,
             },
           ],
         },

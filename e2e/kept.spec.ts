@@ -61,7 +61,7 @@ test('killed in the middle: what was acknowledged is there, what was not is sent
   await page.goto(`${app.address}/edges/edge-cape/test`);
   // The other stations are fetched once this one is drawn, which a busy machine does later.
   await page.waitForFunction(() =>
-    performance.getEntriesByType('resource').some(({ name }) => name.includes('/stations-')),
+    performance.getEntriesByType('resource').some(({ name }) => name.includes('edge-station')),
   );
   await quiet(page);
   await page.getByLabel('Note').fill('before the cut');
