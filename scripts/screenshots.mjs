@@ -36,7 +36,12 @@ const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 const folder = process.argv[2] ?? join(root, 'docs', 'screenshots');
 mkdirSync(folder, { recursive: true });
 // The line on which a page is told of changes is always open: the network is never idle.
-const settled = () => page.waitForTimeout(2000);
+const settled = async () => {
+  await page.waitForTimeout(2000);
+  // Some take longer to work out what they show.
+  await page.getByText('Loading…').first().waitFor({ state: 'hidden' });
+  await page.waitForTimeout(200);
+};
 const take = async (name) => {
   await settled();
   await page.screenshot({ path: join(folder, `${name}.png`) });
