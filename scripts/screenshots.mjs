@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { spawnServer } from './spawn-server.mjs';
+import { cardPhoto } from './card-photo.mjs';
 import { build, root } from './prepare.mjs';
 
 const project = '/projects/project-lantern-parade';
@@ -58,9 +59,13 @@ for (let i = 1; i <= 6; i++) {
 }
 await take('at-the-machine');
 await page.setViewportSize({ width: 1280, height: 800 });
-await page.goto(`${server.address}/edges/edge-blanket/folds?view=corner`);
-for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Corner one step on' }).click();
-await take('bound-corner');
+await page.goto(`${server.address}/edges/edge-cape/test`);
+await page.getByRole('button', { name: 'Count from a photo' }).click();
+await page.getByLabel('Photo of the scrap on its card').setInputFiles({
+  ...{ name: 'scrap.jpg', mimeType: 'image/jpeg', buffer: await cardPhoto(server.address) },
+});
+await page.getByRole('button', { name: 'Use these counts' }).waitFor();
+await take('photo-count');
 await page.goto(server.address + project);
 await page.getByRole('button', { name: 'New edge' }).click();
 await page.getByRole('radio', { name: 'trouser leg' }).click();

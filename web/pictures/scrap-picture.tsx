@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useRef, type KeyboardEvent } from 'react';
 import type { ScaledImage } from '../../core/eye/grey';
+import { middleOf } from '../../core/eye/middle';
 
 /** A find as it is ringed. */
 export interface Ringed {
@@ -159,10 +160,8 @@ const leastSize = 0.45;
 function ringSize(ringed: readonly Ringed[]): number {
   const apart = ringed
     .slice(1)
-    .map(({ atMm }, i) => Math.hypot(atMm[0] - ringed[i]!.atMm[0], atMm[1] - ringed[i]!.atMm[1]))
-    .sort((a, b) => a - b);
-  const usual = apart[apart.length >> 1] ?? clearMm;
-  return Math.min(1, Math.max(leastSize, usual / clearMm));
+    .map(({ atMm }, i) => Math.hypot(atMm[0] - ringed[i]!.atMm[0], atMm[1] - ringed[i]!.atMm[1]));
+  return apart.length === 0 ? 1 : Math.min(1, Math.max(leastSize, middleOf(apart) / clearMm));
 }
 
 /** A ring where it is sound, a square where it falls short, a point up where it goes over. */

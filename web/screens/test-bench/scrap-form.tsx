@@ -157,14 +157,12 @@ export function ScrapForm({ bench }: { bench: Bench }) {
               : 'The server does not answer. Your counts are kept here; record them again when it is back.'}
         </p>
       )}
-      <Button
-        type="submit"
-        look="solid"
-        className="bottom-0 xl:sticky"
-        disabled={blocked || create.isPending}
-      >
-        Record scrap {number}
-      </Button>
+      {/* Down to the panel's end, so that what is scrolled under it does not look out below. */}
+      <div className="-mb-3 grid bg-paper pt-2 pb-3 xl:sticky xl:-bottom-3">
+        <Button type="submit" look="solid" disabled={blocked || create.isPending}>
+          Record scrap {number}
+        </Button>
+      </div>
     </form>
   );
 }
