@@ -234,6 +234,21 @@ describe('undo', () => {
     expect((await get('history')).redo).toBeNull();
   });
 
+  test('what stands there already is no change: undo does not take it back, redo stays', async () => {
+    const { version, lengthMm } = await get('edges/edge-cape');
+    const fields = { lengthMm: 999, name: 'Cape' };
+    const patch = (body: object) => server.http.patch('/api/edges/edge-cape').send(body);
+    const { body: once } = await patch({ version, ...fields });
+    // As a page sends it again whose first try landed after all.
+    const twice = await patch({ version: once.version, ...fields });
+    expect([twice.status, twice.body]).toEqual([200, once]);
+    await server.http.post('/api/undo');
+    const back = await get('edges/edge-cape');
+    expect(back.lengthMm).toBe(lengthMm);
+    await patch({ version: back.version, lengthMm });
+    expect((await get('history')).redo).not.toBeNull();
+  });
+
   test('a cloth in use stays, and says where it is used', async () => {
     const answer = await server.http.delete('/api/cloths/cloth-canvas?version=1');
     expect(answer.status).toBe(409);

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { isDeepStrictEqual } from 'node:util';
 import { literal, type Transaction } from 'sequelize';
 import { singular, type RecordTable } from '../database/models';
 import type { Database } from '../database/open';
@@ -20,6 +21,12 @@ export interface Created<T extends RecordTable> {
   readonly row: RowOf<T>;
   readonly existed: boolean;
 }
+
+/** Whether a record has every field of a patch as it would set it; null is a field without a value. */
+const standsAlready = (row: Row, patch: object) =>
+  Object.entries(patch).every(([field, value]) =>
+    isDeepStrictEqual(row[field] ?? null, (value as unknown) ?? null),
+  );
 
 /** The writes of one change; they are kept together, undone together. */
 export class Change {
@@ -136,7 +143,12 @@ export class Change {
     );
   }
 
-  /** @throws Refusal 404 without the record, 409 when `version` is not the stored one */
+  /**
+   * Sets fields of a record. What stands there already is no change: nothing is written then, so that a
+   * request that arrives twice is taken back by one undo.
+   *
+   * @throws Refusal 404 without the record, 409 when `version` is not the stored one
+   */
   async update<T extends RecordTable>(
     table: T,
     id: string,
@@ -144,6 +156,7 @@ export class Change {
     patch: Partial<Kept[T]>,
   ): Promise<RowOf<T>> {
     const before = await this.current(table, id, version);
+    if (standsAlready(before, patch)) return before;
     const after: RowOf<T> = {
       ...before,
       ...patch,
