@@ -106,7 +106,9 @@ interface SentFoot {
   readonly guidance?: Guidance | undefined;
   readonly guide?: Guide | undefined;
   readonly references?:
-    readonly { name: string; guidance: Guidance; guide: Guide }[] | null | undefined;
+    | readonly { name: string; guidance: Guidance; guide: Guide }[]
+    | null
+    | undefined;
   readonly reference?: string | null | undefined;
 }
 

@@ -31,8 +31,6 @@ const typesOf = (project) => [
   ...['-p', project],
 ];
 
-/** Where a check of the same contents keeps what it found. */
-const kept = (name) => join(root, 'node_modules', '.cache', name);
 /**
  * Checks that only read the sources; as many beside each other as there are processors, the longest
  * first. Types are checked by the compiler that is a native program, and so is all that a linter can
@@ -44,10 +42,7 @@ const readings = {
   types: typesOf('tsconfig.json'),
   // No reading, and it needs nothing of theirs: it takes its turn among them.
   build: [process.execPath, join(root, 'scripts', 'build.mjs')],
-  formatting: [
-    ...[bin('prettier'), '--check', '--log-level', 'warn', '.'],
-    ...['--cache', '--cache-strategy', 'content', '--cache-location', kept('formatting.json')],
-  ],
+  formatting: [bin('oxfmt'), '--check', '.'],
   'types of the core alone': typesOf('core/tsconfig.json'),
   'floor rules': [
     bin('depcruise'),

@@ -25,4 +25,10 @@ export interface MeasuredCloth extends Omit<Cloth, 'construction'> {
 }
 
 export type ClothProperty =
-  'weightGsm' | 'thicknessMm' | 'stretchPercent' | 'recoveryPercent' | 'fray' | 'curl' | 'slip';
+  | 'weightGsm'
+  | 'thicknessMm'
+  | 'stretchPercent'
+  | 'recoveryPercent'
+  | 'fray'
+  | 'curl'
+  | 'slip';

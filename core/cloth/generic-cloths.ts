@@ -28,7 +28,7 @@ type Row = readonly [
 ];
 
 // One row a line, to be read as the table it is.
-// prettier-ignore
+// oxfmt-ignore
 const rows: readonly Row[] = [
   ['lawn', 'Cotton lawn', 'cotton', 'woven', [75, 0.18, 2, 100], [2, 0, 1], 'alike', 'none', 'Hot iron, steam.'],
   ['muslin', 'Cotton muslin, open', 'cotton', 'woven', [60, 0.22, 4, 95], [3, 0, 1], 'alike', 'none', 'Hot iron; shrinks in the first wash.'],

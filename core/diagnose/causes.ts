@@ -35,7 +35,7 @@ const cause = (
  * What a symptom comes from, likeliest first where nothing else is known. Weights are starting
  * guesses from craft practice; a cause that the situation speaks for counts double.
  */
-// prettier-ignore
+// oxfmt-ignore
 export const causeTable: Readonly<Record<SymptomId, readonly Cause[]>> = {
   'bite-missed': [
     cause('width', 'more', 1, 'The swing does not reach the fold.', 'More bites catch; watch the right side.'),

@@ -108,7 +108,7 @@ const hemmer = (patch: Partial<Situation> = {}) =>
 const bound = (patch: Partial<Situation> = {}) => sewn('bound', 'double-fold', patch);
 
 // One case a line, with the craft's reason last.
-// prettier-ignore
+// oxfmt-ignore
 const cases: readonly Case[] = [
   [['bite-missed'], blind({ foot: { kind: 'blind', guide: fixed } }), 'width', 'more', 'a fixed blade leaves the width'],
   [['bite-missed'], blind(), 'guide', 'right', 'a blade on a screw moves every bite alike'],

@@ -8,7 +8,12 @@ export const handFoldedMm = 40;
 
 /** Why a line of stitching begins where it does. */
 export type StartReason =
-  'one-end' | 'thickest-seam' | 'least-seen' | 'clear-of-seams' | 'mid-side' | 'one-corner';
+  | 'one-end'
+  | 'thickest-seam'
+  | 'least-seen'
+  | 'clear-of-seams'
+  | 'mid-side'
+  | 'one-corner';
 
 /** How a line goes round: led along a foot, fed through a scroll, or side by side to each corner. */
 export type GoesRound = 'led' | 'fed' | 'side-by-side';

@@ -83,7 +83,10 @@ export type CautionId = (typeof cautionIds)[number];
 
 /** Where a step is done. Going from one machine and foot to another is a machine change. */
 export type Workplace =
-  'table' | 'iron' | 'hand' | { readonly machine: MachineKind; readonly foot: FootKind | null };
+  | 'table'
+  | 'iron'
+  | 'hand'
+  | { readonly machine: MachineKind; readonly foot: FootKind | null };
 
 /** The phases of the work, in the order in which hands go through them. */
 export const phases = [

@@ -94,7 +94,7 @@ const zipperReferences: readonly FootReference[] = [
 ];
 
 // One row a line, to be read as the table it is.
-// prettier-ignore
+// oxfmt-ignore
 const rows: readonly Row[] = [
   ['zigzag-7', 'Open zigzag foot, 7 mm', 'zigzag', [-4.5, 4.5], 'edge', -2, [18, 12, 14], { references: toedReferences('edge', 2, 9) }],
   ['zigzag-5', 'Open zigzag foot, 5 mm', 'zigzag', [-3.5, 3.5], 'edge', -2, [16, 12, 14], { references: toedReferences('edge', 2, 8) }],

@@ -15,7 +15,13 @@ export interface CornerShape {
 /** One step of turning a corner with a binding, as it looks from one face. */
 export interface CornerStage {
   readonly id:
-    'sewn-to-end' | 'opened' | 'mitre-back' | 'mitre-front' | 'snug' | 'line-down' | 'closed';
+    | 'sewn-to-end'
+    | 'opened'
+    | 'mitre-back'
+    | 'mitre-front'
+    | 'snug'
+    | 'line-down'
+    | 'closed';
   readonly face: 'front' | 'back';
   readonly shapes: readonly CornerShape[];
   /** Stitching, from where to where. */

@@ -9,7 +9,8 @@ const firstDelayMs = 500;
 
 /** What became of a code that was typed. */
 export type Tried =
-  { readonly ok: true } | { readonly ok: false; readonly why: 'wrong' | 'none'; waitMs: number };
+  | { readonly ok: true }
+  | { readonly ok: false; readonly why: 'wrong' | 'none'; waitMs: number };
 
 /**
  * The one code there is at a time: six digits that live two minutes, work once, and are void after a

@@ -4,13 +4,29 @@ import type { Point } from '../../../core/edge/course';
 export type AreaKind = 'garment' | 'hem' | 'allowance' | 'cut-off';
 /** What a line of it is. */
 export type LineKind =
-  'landing' | 'finished' | 'raw' | 'crease' | 'seam' | 'under' | 'mitre' | 'side';
+  | 'landing'
+  | 'finished'
+  | 'raw'
+  | 'crease'
+  | 'seam'
+  | 'under'
+  | 'mitre'
+  | 'side';
 
 /** Words beside a place, by what they are and the length they tell. */
 export interface Note {
   readonly at: Point;
   readonly kind:
-    'length' | 'mark' | 'seam' | 'curve' | 'snip' | 'double' | 'leg' | 'start' | 'out' | 'in';
+    | 'length'
+    | 'mark'
+    | 'seam'
+    | 'curve'
+    | 'snip'
+    | 'double'
+    | 'leg'
+    | 'start'
+    | 'out'
+    | 'in';
   /** What is told: a length, a number of a seam, a name. */
   readonly mm?: number;
   readonly name?: string;
