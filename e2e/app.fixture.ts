@@ -152,7 +152,7 @@ export const test = base.extend<
     tab.removeAllListeners();
   },
   shared: [
-    // eslint-disable-next-line no-empty-pattern -- Playwright reads what a fixture needs from here.
+    // oxlint-disable-next-line no-empty-pattern -- Playwright reads what a fixture needs from here.
     async ({}, use) => {
       const app = new App();
       await app.start();
@@ -168,7 +168,7 @@ export const test = base.extend<
     await app.create(`snapshots/${filled}/restore`, {});
     await use(app);
   },
-  // eslint-disable-next-line no-empty-pattern -- As above.
+  // oxlint-disable-next-line no-empty-pattern -- As above.
   ownApp: async ({}, use) => {
     const app = new App();
     await app.start();

@@ -33,11 +33,9 @@ const typesOf = (project) => [
 
 /**
  * Checks that only read the sources; as many beside each other as there are processors, the longest
- * first. Types are checked by the compiler that is a native program, and so is all that a linter can
- * find; only what React's own rules ask of components needs another, which compiles them.
+ * first. Linter, formatter and the compiler that checks types are native programs.
  */
 const readings = {
-  'lint of components': [bin('eslint'), 'web', '--max-warnings', '0'],
   lint: [bin('oxlint'), '--type-aware', '--deny-warnings', '.'],
   types: typesOf('tsconfig.json'),
   // No reading, and it needs nothing of theirs: it takes its turn among them.

@@ -64,7 +64,7 @@ export function FeetCompared({ bench }: { bench: Bench }) {
           a.foot.soleMm.toeMm - b.foot.soleMm.toeMm,
       )
       .slice(0, mostFeet);
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- Of the bench only plan and finish matter.
+    // oxlint-disable-next-line react/exhaustive-deps -- Of the bench only plan and finish matter.
   }, [attachment, feet, outsideMm, plan, finish, everyAttempt]);
   const next = tried.find(({ sewn, chance }) => sewn === 0 && chance !== null);
   const best = [...tried]

@@ -1,6 +1,5 @@
 import { takeProposal } from '../../bench/plan-change';
 import { Suspense, useState } from 'react';
-import { localDay } from '../../../core/book/day';
 import { judge } from '../../../core/plan/judge';
 import { ApiError } from '../../ground/api';
 import { later } from '../../ground/later';
@@ -11,6 +10,7 @@ import { MomentField } from '../../controls/moment-field';
 import { PhotoField } from '../../controls/photo-field';
 import { VerdictChoice } from '../../controls/verdict-choice';
 import { useLengths } from '../../ground/lengths-context';
+import { useToday } from '../../ground/use-today';
 import { issueInWords, refusalInWords } from '../../words/refusals';
 import type { Bench } from '../../bench/bench';
 import { isLooped } from '../edge/looped';
@@ -29,6 +29,7 @@ export function ScrapForm({ bench }: { bench: Bench }) {
   const { margin, record, set, plan } = bench;
   const lengths = useLengths();
   const create = useCreate('attempts');
+  const today = useToday();
   const { draft, set: setDraft, clear } = useScrapDraft(bench.draftKey);
   const [tried, setTried] = useState(false);
   const number = Math.max(0, ...bench.everyAttempt.map((attempt) => attempt.number)) + 1;
@@ -131,8 +132,8 @@ export function ScrapForm({ bench }: { bench: Bench }) {
           <MomentField
             type="date"
             label="Sewn on"
-            value={draft.sewnOn ?? localDay(new Date())}
-            latest={localDay(new Date())}
+            value={draft.sewnOn ?? today}
+            latest={today}
             trouble={at('sewnOn')}
             onCommit={(sewnOn) => setDraft({ sewnOn })}
           />
