@@ -1,12 +1,6 @@
 import fc from 'fast-check';
-import { cloths, edgeOf, evenWishes, fullKit } from '../core/choose/cases.fixture';
-import { startServer, type RunningServer } from './testing.fixture';
-
-let server: RunningServer;
-beforeAll(async () => {
-  server = await startServer();
-});
-afterAll(() => server.stop());
+import { cloths, edgeOf, evenWishes, fullKit } from '../../core/choose/cases.fixture';
+import { server } from './server.fixture';
 
 const { turnDegrees: _turn, ...edge } = edgeOf({});
 const request = {

@@ -1,14 +1,9 @@
-import { blindHem } from '../core/finish/blind-hem';
-import { examplePlan } from '../core/plan/example.fixture';
-import { setUpOf } from '../core/plan/set-up-of';
-import { startingSetting } from '../core/plan/starting-setting';
-import { bytesOf, startServer, type RunningServer } from './testing.fixture';
-
-let server: RunningServer;
-beforeAll(async () => {
-  server = await startServer();
-});
-afterAll(() => server.stop());
+import { blindHem } from '../../core/finish/blind-hem';
+import { examplePlan } from '../../core/plan/example.fixture';
+import { setUpOf } from '../../core/plan/set-up-of';
+import { startingSetting } from '../../core/plan/starting-setting';
+import { bytesOf } from '../testing.fixture';
+import { server } from './server.fixture';
 
 const settings = startingSetting(blindHem, examplePlan, setUpOf(blindHem, examplePlan));
 const counted = { settings, check: 'bite', n: 8, short: 1, over: 0 };

@@ -1,17 +1,11 @@
-import { everyVariant, startingWish } from '../core/finish/wishes.fixture';
-import { genericMachines } from '../core/kit/generic-machines';
-import { examplePlan } from '../core/plan/example.fixture';
-import type { Foot } from '../core/kit/foot';
-import { alongBest } from '../core/plan/ride';
-import { setUpOf } from '../core/plan/set-up-of';
-import { startingSetting } from '../core/plan/starting-setting';
-import { startServer, type RunningServer } from './testing.fixture';
-
-let server: RunningServer;
-beforeAll(async () => {
-  server = await startServer();
-});
-afterAll(() => server.stop());
+import { everyVariant, startingWish } from '../../core/finish/wishes.fixture';
+import { genericMachines } from '../../core/kit/generic-machines';
+import { examplePlan } from '../../core/plan/example.fixture';
+import type { Foot } from '../../core/kit/foot';
+import { alongBest } from '../../core/plan/ride';
+import { setUpOf } from '../../core/plan/set-up-of';
+import { startingSetting } from '../../core/plan/starting-setting';
+import { server } from './server.fixture';
 
 /** A foot that every finish finds a place on to be led along. */
 const manyPlaces: Foot = {

@@ -1,11 +1,5 @@
-import { examplePlan } from '../core/plan/example.fixture';
-import { startServer, type RunningServer } from './testing.fixture';
-
-let server: RunningServer;
-beforeAll(async () => {
-  server = await startServer();
-});
-afterAll(() => server.stop());
+import { examplePlan } from '../../core/plan/example.fixture';
+import { server } from './server.fixture';
 
 const post = (name: string, body: object) => server.http.post(`/api/compute/${name}`).send(body);
 const settings = { finish: 'blind-hem', ...examplePlan };

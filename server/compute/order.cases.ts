@@ -1,10 +1,4 @@
-import { startServer, type RunningServer } from './testing.fixture';
-
-let server: RunningServer;
-beforeAll(async () => {
-  server = await startServer();
-});
-afterAll(() => server.stop());
+import { server } from './server.fixture';
 
 const post = (body: object) => server.http.post('/api/compute/order').send(body);
 const example = {

@@ -1,12 +1,6 @@
-import { examplePlan } from '../core/plan/example.fixture';
-import { genericMachines } from '../core/kit/generic-machines';
-import { startServer, type RunningServer } from './testing.fixture';
-
-let server: RunningServer;
-beforeAll(async () => {
-  server = await startServer();
-});
-afterAll(() => server.stop());
+import { examplePlan } from '../../core/plan/example.fixture';
+import { genericMachines } from '../../core/kit/generic-machines';
+import { server } from './server.fixture';
 
 const learn = (body: object) => server.http.post('/api/compute/learn').send(body);
 const serged = {
