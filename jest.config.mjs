@@ -42,6 +42,7 @@ export default {
       sandboxInjectedGlobals: [...atHand, 'Infinity', 'Map'],
       testEnvironment: 'node',
       testMatch: ['<rootDir>/{core,contract,server,web}/**/*.test.ts'],
+      globalSetup: '<rootDir>/server/template-anew.mjs',
     },
     {
       ...shared,

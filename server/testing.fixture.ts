@@ -1,4 +1,4 @@
-import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdtempSync, renameSync, rmSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -25,21 +25,19 @@ async function opened(dataFolder: string) {
   return { database, store };
 }
 
-/** A database as a new user finds it, made once for a test file: filling one takes longer than copying it. */
-let template: Promise<string> | null = null;
-async function filledOnce(): Promise<string> {
-  const folder = newFolder();
-  await (await opened(folder)).database.close();
-  return folder;
-}
-afterAll(async () => {
-  if (template) rmSync(await template, { recursive: true, force: true });
-});
-
+/** A database as a new user finds it. It is made by whoever needs one first: filling one takes longer than copying it. */
 async function filledFolder(): Promise<string> {
-  const from = await (template ??= filledOnce());
   const folder = newFolder();
-  copyFileSync(join(from, databaseName), join(folder, databaseName));
+  const file = join(folder, databaseName);
+  const template = join(process.env['PIN_MARGIN_TEMPLATE']!, databaseName);
+  if (existsSync(template)) copyFileSync(template, file);
+  else {
+    await (await opened(folder)).database.close();
+    // Others may look for it meanwhile: it is there whole or not at all.
+    const own = `${template}-${process.pid}`;
+    copyFileSync(file, own);
+    renameSync(own, template);
+  }
   return folder;
 }
 
