@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { test as base, expect, type Locator, type Page } from '@playwright/test';
@@ -24,6 +24,13 @@ export async function tabTo(page: Page, target: Locator): Promise<void> {
   const isThere = () => target.evaluate((element) => element === document.activeElement);
   for (let i = 0; i < 120 && !(await isThere()); i++) await page.keyboard.press('Tab');
   await expect(target).toBeFocused();
+}
+
+/** A file to be chosen, of some megabytes: the page would be handed its bytes as text, one by one. */
+export function onDisk(name: string, bytes: Uint8Array): string {
+  const path = test.info().outputPath(name);
+  writeFileSync(path, bytes);
+  return path;
 }
 
 /** Presses a key as a finger does, which lets go of it once something has come of it. */

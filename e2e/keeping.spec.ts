@@ -1,5 +1,4 @@
-import { readFileSync } from 'node:fs';
-import { expect, test } from './app.fixture';
+import { expect, onDisk, test } from './app.fixture';
 
 const edgeName = (app: { api<T>(path: string): Promise<T> }) =>
   app.api<{ name: string }>('edges/edge-cape').then(({ name }) => name);
@@ -14,10 +13,8 @@ test('everything saved, changed, and taken in again; and back to before that, by
     page.waitForEvent('download'),
     page.getByRole('link', { name: 'Save the archive' }).click(),
   ]);
-  const bytes = readFileSync(await saved.path());
   await app.change('edges/edge-cape', { version: 1, name: 'Renamed since' });
-  const file = { name: 'everything.tar', mimeType: 'application/x-tar', buffer: bytes };
-  await page.getByLabel('Archive to take in').setInputFiles(file);
+  await page.getByLabel('Archive to take in').setInputFiles(await saved.path());
   await page.getByRole('button', { name: 'Take it in' }).click();
   await expect(page.getByText(/Taken in: 1 project/)).toBeVisible();
   expect(await edgeName(app)).toBe('Cape, lower edge');
@@ -35,10 +32,8 @@ test('an archive that is cut short is refused with its reason, and nothing is ch
 }) => {
   await page.goto(`${app.address}/keeping`);
   const archive = Buffer.from(await (await fetch(`${app.address}/api/archive`)).arrayBuffer());
-  await page.getByLabel('Archive to take in').setInputFiles({
-    ...{ name: 'half.tar', mimeType: 'application/x-tar' },
-    buffer: archive.subarray(0, Math.floor(archive.length / 2)),
-  });
+  const half = onDisk('half.tar', archive.subarray(0, Math.floor(archive.length / 2)));
+  await page.getByLabel('Archive to take in').setInputFiles(half);
   await page.getByRole('button', { name: 'Take it in' }).click();
   await expect(page.getByRole('alert')).toContainText('Nothing was taken in.');
   expect(await edgeName(app)).toBe('Cape, lower edge');

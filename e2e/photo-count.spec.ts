@@ -1,4 +1,4 @@
-import { expect, test, type App } from './app.fixture';
+import { expect, onDisk, test, type App } from './app.fixture';
 import { seriousTroubles } from './axe';
 import { capeScrapPhoto, noCard } from './scrap-photo.fixture';
 import type { Page } from '@playwright/test';
@@ -12,7 +12,7 @@ async function counting(page: Page, app: App) {
   await page.getByRole('button', { name: 'Count from a photo' }).click();
   return page.getByRole('dialog', { name: 'Count from a photo' });
 }
-const file = (buffer: Buffer) => ({ name: 'scrap.jpg', mimeType: 'image/jpeg', buffer });
+const file = (bytes: Buffer) => onDisk('scrap.jpg', bytes);
 
 test('by mouse: a scrap counted from its photo, a find struck out, one added, all in the form', async ({
   page,

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import sharp from 'sharp';
-import { expect, test } from './app.fixture';
+import { expect, onDisk, test } from './app.fixture';
 
 interface Cloth {
   id: string;
@@ -145,11 +145,7 @@ test('a cloth like a plain kind, with a photo; what is none is refused', async (
     buffer: Buffer.from('no picture'),
   });
   await expect(page.getByRole('alert')).toContainText('no picture that can be read');
-  await photo.setInputFiles({
-    name: 'big.jpg',
-    mimeType: 'image/jpeg',
-    buffer: Buffer.alloc(30 * 1024 * 1024, 7),
-  });
+  await photo.setInputFiles(onDisk('big.jpg', Buffer.alloc(30 * 1024 * 1024, 7)));
   await expect(page.getByRole('alert')).toContainText('This file is 30 MB');
   await photo.setInputFiles({
     name: 'swatch.png',
