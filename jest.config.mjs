@@ -32,9 +32,9 @@ const shared = {
  */
 export default {
   maxWorkers: '100%',
-  // A process that has run many files keeps of each what its sandbox left; past a quarter of a gigabyte
+  // A process that has run many files keeps of each what its sandbox left; past a third of a gigabyte
   // the same sums take twice as long, so a new one is begun.
-  workerIdleMemoryLimit: '250MB',
+  workerIdleMemoryLimit: '320MB',
   projects: [
     {
       ...shared,

@@ -105,7 +105,11 @@ function countReport(name, file, read) {
 
 function unitTests() {
   const report = join(root, 'test-results', 'unit.json');
-  run(bin('jest'), ['--json', `--outputFile=${report}`]);
+  run(process.execPath, [
+    // Sums and pages make much that is soon forgotten: with more room for it, a twelfth less work.
+    ...['--min-semi-space-size=16', '--max-semi-space-size=64'],
+    ...[join(root, 'node_modules', 'jest', 'bin', 'jest.js'), '--json', `--outputFile=${report}`],
+  ]);
   countReport('unit tests', report, (found) => [
     found.numPassedTests,
     found.numFailedTests + found.numRuntimeErrorTestSuites,
