@@ -51,6 +51,13 @@ export function meanAround({ width, height, values, pxPerMm }: Field, sideMm: nu
   return { width, height, values: both, pxPerMm };
 }
 
+/** The mean over a length along the rows alone. */
+export function averagedAlong({ width, height, values, pxPerMm }: Field, lengthMm: number): Field {
+  const reach = round((lengthMm * pxPerMm - 1) / 2);
+  if (reach < 1) return { width, height, values, pxPerMm };
+  return { width, height, values: means(values, [width, height], reach, true), pxPerMm };
+}
+
 /** The mean over a length down the columns alone. */
 export function averagedDown({ width, height, values, pxPerMm }: Field, lengthMm: number): Field {
   const reach = round((lengthMm * pxPerMm - 1) / 2);

@@ -5,9 +5,10 @@ import type { ScaledImage } from './grey';
 import { measurePricks } from './measure-pricks';
 import { measureThread } from './measure-thread';
 import type { MeasuredScrap } from './measured-scrap';
+import { measureOverEdge } from './over-edge';
 import { prickRow } from './prick-row';
 import { refuse } from './refused';
-import { isLine } from './seen';
+import { isLine, swingsAtRawEdge } from './seen';
 
 /** Below this, what was found may be weave or print. */
 const leastScore = 7;
@@ -43,6 +44,11 @@ export function measureScrap(
     if (!row || row.score < leastPrickScore) refuse('no-prick');
     const measured = measurePricks(expected, fine, row);
     return onShare(1) ? measured : null;
+  }
+  if (swingsAtRawEdge(expected.seen)) {
+    const coarseTimes = Math.max(1, Math.floor(window.pxPerMm / coarsePxPerMm));
+    const scale = { fine: times, coarse: coarseTimes, leastScore };
+    return measureOverEdge(window, flat, expected, scale, (share) => onShare(0.15 + 0.85 * share));
   }
   const coarse = coarser(standing, Math.max(1, Math.floor(window.pxPerMm / coarsePxPerMm)));
   const find = seamFinder(coarse, expected.seen);

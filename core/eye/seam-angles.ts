@@ -4,7 +4,7 @@ import { spreadOf, type Field } from './flatten';
 const { abs, cos, max, PI, round, sin, sqrt } = Math;
 
 /** People lay a seam along the window to so many degrees. */
-const mostTurnedDegrees = 12;
+export const mostTurnedDegrees = 12;
 export const angleStepDegrees = 0.25;
 /** So many directions of either kind are looked at closely. */
 const closelyLookedAt = 3;

@@ -30,18 +30,23 @@ export interface Seen {
 export const isLine = ({ holes }: Pick<Seen, 'holes'>): boolean =>
   holes.every(({ acrossMm }) => acrossMm === holes[0]!.acrossMm);
 
+/** Whether a single thread swings to and fro at a raw edge. */
+export const swingsAtRawEdge = ({ holes, reference }: Pick<Seen, 'holes' | 'reference'>): boolean =>
+  reference === 'raw edge' && !isLine({ holes }) && holes.every(({ needle }) => needle === 0);
+
 /** Nearer to what it was led along a line of thread lies in its shadow, mm. */
 export const clearOfEdgeMm = 1;
 
 /**
  * Whether a picture tells how far the stitches lie from what they were led along: bites that reach
- * over it, or a single line clear of it. A swing over a raw edge changes from cloth to paper on its
- * way and is counted by hand; so is a line beside a ridge, and a twin line with its thread between.
+ * over it, swings at a raw edge, or a single line clear of it. A line beside a ridge is counted by
+ * hand, and so is a twin line with its thread between.
  */
 export const isMeasurable = ({ kind, holes, reference }: Omit<Seen, 'stitches' | 'repeatMm'>) => {
   if (kind === 'pricks') return true;
   if (reference === null) return false;
   if (holes.some(({ role }) => role === 'bite')) return true;
+  if (swingsAtRawEdge({ holes, reference })) return true;
   const isClear = holes.every(({ acrossMm }) => Math.abs(acrossMm) >= clearOfEdgeMm);
   return isClear && isLine({ holes }) && holes.every(({ needle }) => needle === 0);
 };

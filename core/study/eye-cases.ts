@@ -29,7 +29,7 @@ const blind = () => {
   return { finish, plan: { ...plan, stitch: { ...plan.stitch, runStitches: 2 } } };
 };
 
-/** Every cloth under every blur: the two faces of a blind hem, and a line along a fold. */
+/** Every cloth under every blur: the two faces of a blind hem, a line along a fold, a raw edge swung over. */
 export function eyeCases(): EyeCase[] {
   const cases: EyeCase[] = [];
   const add = (
@@ -49,6 +49,7 @@ export function eyeCases(): EyeCase[] {
       add('blind hem, wrong side', blind(), 'wrong', cloth, blur);
       add('blind hem, right side', blind(), 'right', cloth, blur);
       add('hem stitched along its fold', known('double-hem', 'narrow'), 'wrong', cloth, blur, 2.5);
+      add('raw edge, overcast', known('overcast', 'zigzag'), 'wrong', cloth, blur, 2);
     }
   }
   return cases;
