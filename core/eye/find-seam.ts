@@ -167,6 +167,8 @@ export interface Sought {
   /** The direction it runs in, radians. */
   readonly along?: number;
   readonly by?: ToldBy;
+  /** Whether its thread is lighter than the cloth; a zigzag that is darker looks much like one that is lighter, half a repeat on. */
+  readonly lighter?: boolean;
   /** What lies so far across is known to be something else, mm. */
   readonly except?: readonly number[];
   /** Progress, 0 to 1; false stops. */
@@ -215,7 +217,8 @@ export function seamFinder(field: Field, seen: Seen): SeamFinder {
     layers.set(key, known);
     return known;
   };
-  return ({ along, by = 'waves', except = [], onShare = () => true } = {}) => {
+  return ({ along, by = 'waves', lighter, except = [], onShare = () => true } = {}) => {
+    const possible = ways.filter((way) => lighter === undefined || way.lighter === lighter);
     const waveNumbers = waveNumbersOf(by);
     const isFree = (row: number) =>
       except.every((mm) => abs((row - (height - 1) / 2) / pxPerMm - mm) > besideMm);
@@ -243,12 +246,12 @@ export function seamFinder(field: Field, seen: Seen): SeamFinder {
     const first: Turned[] = [];
     for (const [i, angle] of angles.entries()) {
       // Every way of lying by itself: which is right may be told by what lies beside it.
-      first.push(...look(angle, repeats, ways));
+      first.push(...look(angle, repeats, possible));
       if (!onShare((0.7 * (i + 1)) / angles.length)) return null;
     }
     first.sort((a, b) => weightOf(b) - weightOf(a));
     // The straightest line of all is the fold, if there is one, and the seam runs along it.
-    const starts = ways.flatMap((way) => {
+    const starts = possible.flatMap((way) => {
       const [one, other, ...rest] = first.filter((it) => isSameWay(it, way));
       return [one, other, rest.find(({ angle }) => angle === angles[0])].filter(
         (it) => it !== undefined,

@@ -95,7 +95,7 @@ export function toned({ width, height, grey, pxPerMm }: ScaledImage): Field {
 }
 
 /** A sewing thread on cloth lies so wide, mm; what is filtered for. */
-const threadWidthMm = 0.3;
+export const threadWidthMm = 0.3;
 /** How far around a thread the cloth is that it is told from, mm. */
 const besideThreadMm = 1.2;
 
@@ -109,6 +109,12 @@ export function standingOut(field: Field): Field {
   const values = new Float32Array(near.length);
   for (let i = 0; i < values.length; i++) values[i] = near[i]! - wide[i]!;
   return { ...field, values };
+}
+
+/** A field about its mean: beyond its border, where nothing is, it is neither lighter nor darker. */
+export function aboutMean(field: Field): Field {
+  const mean = field.values.reduce((sum, value) => sum + value, 0) / field.values.length;
+  return { ...field, values: field.values.map((value) => value - mean) };
 }
 
 /** A field at a place in px, between the four pixels around it; beyond its border 0. */

@@ -9,12 +9,12 @@ import type { MeasuredScrap, MeasuredStitch } from './measured-scrap';
 import { inWindow } from './on-seam';
 import { referenceLine, threadMm, type ReferenceLine } from './reference-line';
 import { refuse } from './refused';
-import { isLine, isMeasurable } from './seen';
+import { isLine, isMeasurable, swingsAtRawEdge } from './seen';
 import { sewnPart } from './sewn-part';
 import { spacedByDips } from './stitch-length';
 import { isClearOf, laidAlong, mirrored } from './straight-line';
 import { middleOf } from './middle';
-import { plainness, traced, type TracedHole } from './trace';
+import { endsSettled, plainness, traced, type TracedHole } from './trace';
 
 /** A seam has at least so many holes, each much likelier thread than cloth, in log. */
 const leastHoles = 4;
@@ -29,10 +29,10 @@ const nearlyAsPlain = 0.85;
 const drawnReferences = new Set(['hemline', 'ridge of the old hem']);
 /**
  * What rectifying, a fold that is not quite straight, and thread’s own width leave open, mm: of a bite,
- * and of a line, whose whole length one shadow may shift.
+ * of a swing whose thread is hardly seen in the shadow of its edge, and of a line, whose whole length
+ * one shadow may shift.
  */
-const leftOpenMm = 0.035;
-const leftOpenOfLineMm = 0.065;
+const leftOpenMm = { bite: 0.035, swing: 0.055, line: 0.065 } as const;
 
 const kindOf = (role: Penetration['role'], straight: boolean): MeasuredStitch['kind'] =>
   straight ? 'line' : role;
@@ -72,9 +72,13 @@ export function measureThread(
   const likely = (thread: readonly TracedHole[]) =>
     thread.reduce((sum, { logOdds }) => sum + logOdds, 0);
   const straight = isLine(seen);
+  const sewn = (one: FoundSeam) => {
+    const thread = sewnPart(traced(standing, seen, one));
+    return swingsAtRawEdge(seen) ? endsSettled(standing, seen, one, thread) : thread;
+  };
   const followed = (one: FoundSeam): Sight => ({
     seam: one,
-    thread: sewnPart(traced(standing, seen, one)),
+    thread: sewn(one),
   });
   const sightOf = (one: FoundSeam): Sight => {
     const sight = followed(one);
@@ -137,7 +141,7 @@ export function measureThread(
     }
     const edge = line.acrossMm + line.slope * alongMm;
     const depthMm = judged.valueMm(seam.turned[1] * (acrossMm - edge));
-    const open = straight ? leftOpenOfLineMm : leftOpenMm;
+    const open = leftOpenMm[straight ? 'line' : swingsAtRawEdge(seen) ? 'swing' : 'bite'];
     const spread = Math.hypot(acrossSpreadMm, line.spreadMm, open);
     return {
       ...common,

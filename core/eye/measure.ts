@@ -48,7 +48,7 @@ export function measureScrap(
   if (swingsAtRawEdge(expected.seen)) {
     const coarseTimes = Math.max(1, Math.floor(window.pxPerMm / coarsePxPerMm));
     const scale = { fine: times, coarse: coarseTimes, leastScore };
-    return measureOverEdge(window, flat, expected, scale, (share) => onShare(0.15 + 0.85 * share));
+    return measureOverEdge(window, expected, scale, (share) => onShare(0.15 + 0.85 * share));
   }
   const coarse = coarser(standing, Math.max(1, Math.floor(window.pxPerMm / coarsePxPerMm)));
   const find = seamFinder(coarse, expected.seen);

@@ -1,4 +1,4 @@
-import type { Field } from './flatten';
+import { aboutMean, type Field } from './flatten';
 import { angleStepDegrees, mostTurnedDegrees } from './seam-angles';
 import { turnedBy } from './waves';
 
@@ -32,10 +32,8 @@ const apartMm = 5;
  */
 export function rawEdges(tones: Field): RawEdge[] {
   const { width, height, pxPerMm } = tones;
+  const even = aboutMean(tones);
   const reach = Math.max(1, round(besideMm * pxPerMm));
-  // Beyond the window there is nothing: neither lighter nor darker than its middle grey.
-  const middle = tones.values.reduce((sum, value) => sum + value, 0) / tones.values.length;
-  const even = { ...tones, values: tones.values.map((value) => value - middle) };
   const found: (RawEdge & { readonly step: number })[] = [];
   const most = round(mostTurnedDegrees / angleStepDegrees);
   for (let i = -most; i <= most; i++) {

@@ -31,7 +31,11 @@ export function seenOn(
       (hole.needle ?? 0) === (twin ? 0 : (penetrations[0]?.needle ?? 0)),
     needle: hole.needle ?? 0,
   }));
-  const isShown = face === 'wrong' || reference.name === 'raw edge';
+  const cloth = margin.regions(plan);
+  const endsThere =
+    cloth.every(({ toMm }) => toMm <= 0) || cloth.every(({ fromMm }) => fromMm >= 0);
+  // A raw edge that lies on more cloth is on the other face of it.
+  const isShown = face === 'wrong' || (reference.name === 'raw edge' && endsThere);
   const isThere = isShown && !isHidden && !reference.onlyBefore && reference.source === 'guide';
   return {
     kind: isHidden ? 'pricks' : 'thread',
@@ -40,5 +44,6 @@ export function seenOn(
     stitches,
     // What the knife takes off and what is shut in can't be seen any more.
     reference: isThere ? reference.name : null,
+    endsThere,
   };
 }

@@ -24,17 +24,24 @@ function measurableOn(face: Face): string[] {
   );
 }
 
-test('on the wrong side bites and single lines clear of their edge are measured, nothing else', () => {
+test('on the wrong side bites, swings at a raw edge and single lines clear of theirs are measured', () => {
   const found = measurableOn('wrong');
   expect(found).toEqual(expect.arrayContaining(['blind-hem.flat', 'double-hem.narrow']));
   expect(found).toEqual(expect.arrayContaining(['shell-edge.folded', 'bound.double-fold']));
-  for (const other of ['overcast.zigzag', 'kept-hem.edge-stitched', 'single-hem.twin-needle']) {
+  expect(found).toEqual(expect.arrayContaining(['overcast.zigzag', 'overcast.zigzag-trim']));
+  for (const other of [
+    'serged.three-wide',
+    'single-hem.zigzag',
+    'kept-hem.edge-stitched',
+    'single-hem.twin-needle',
+  ]) {
     expect(found).not.toContain(other);
   }
 });
 
-test('on the right side only what is hidden but for its bites', () => {
+test('on the right side what is hidden but for its bites, and a raw edge, which has two alike', () => {
   const found = measurableOn('right');
   expect(found).toContain('blind-hem.flat');
-  expect(found.every((name) => name.startsWith('blind-hem.'))).toBe(true);
+  expect(found).toContain('overcast.zigzag');
+  expect(found.filter((name) => !/^(blind-hem|overcast)\./.test(name))).toEqual([]);
 });

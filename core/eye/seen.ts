@@ -24,15 +24,24 @@ export interface Seen {
   readonly stitches: number;
   /** What it is measured from where the cloth shows it on this face: “fold”, “raw edge”. */
   readonly reference: string | null;
+  /** Whether all cloth ends there: what is seen beyond is the paper it lies on. */
+  readonly endsThere: boolean;
 }
 
 /** Whether every hole lies as far across as every other: a straight line. */
 export const isLine = ({ holes }: Pick<Seen, 'holes'>): boolean =>
   holes.every(({ acrossMm }) => acrossMm === holes[0]!.acrossMm);
 
-/** Whether a single thread swings to and fro at a raw edge. */
-export const swingsAtRawEdge = ({ holes, reference }: Pick<Seen, 'holes' | 'reference'>): boolean =>
-  reference === 'raw edge' && !isLine({ holes }) && holes.every(({ needle }) => needle === 0);
+/** Whether a single thread swings to and fro where the cloth ends. */
+export const swingsAtRawEdge = ({
+  holes,
+  reference,
+  endsThere,
+}: Pick<Seen, 'holes' | 'reference' | 'endsThere'>): boolean =>
+  reference === 'raw edge' &&
+  endsThere &&
+  !isLine({ holes }) &&
+  holes.every(({ needle }) => needle === 0);
 
 /** Nearer to what it was led along a line of thread lies in its shadow, mm. */
 export const clearOfEdgeMm = 1;
@@ -42,11 +51,12 @@ export const clearOfEdgeMm = 1;
  * over it, swings at a raw edge, or a single line clear of it. A line beside a ridge is counted by
  * hand, and so is a twin line with its thread between.
  */
-export const isMeasurable = ({ kind, holes, reference }: Omit<Seen, 'stitches' | 'repeatMm'>) => {
+export const isMeasurable = (seen: Omit<Seen, 'stitches' | 'repeatMm'>) => {
+  const { kind, holes, reference } = seen;
   if (kind === 'pricks') return true;
   if (reference === null) return false;
   if (holes.some(({ role }) => role === 'bite')) return true;
-  if (swingsAtRawEdge({ holes, reference })) return true;
+  if (swingsAtRawEdge(seen)) return true;
   const isClear = holes.every(({ acrossMm }) => Math.abs(acrossMm) >= clearOfEdgeMm);
   return isClear && isLine({ holes }) && holes.every(({ needle }) => needle === 0);
 };

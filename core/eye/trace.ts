@@ -2,7 +2,7 @@ import { spreadOf, type Field } from './flatten';
 import type { FoundSeam } from './find-seam';
 import { middleOf } from './middle';
 import { lookAlong, placedHoles, type LookAt, type PlacedHole } from './on-seam';
-import type { Seen } from './seen';
+import { isLine, swingsAtRawEdge, type Seen } from './seen';
 import { sunkMm } from './waves';
 
 // Asked for at every place along a thread.
@@ -25,6 +25,12 @@ export interface TracedHole extends PlacedHole {
  * would else end before its hole, by 0.03 mm in the mean.
  */
 const swingAtHole = 0.55;
+/** Over an edge its two lines meet in a point, and each stands out less for the other beside it. */
+const overEdgeAtHole = 0.2;
+const atHoleOf = (seen: Seen): number => {
+  if (isLine(seen)) return 1;
+  return swingsAtRawEdge(seen) ? overEdgeAtHole : swingAtHole;
+};
 /** A thread is looked at every so many mm. */
 const stepMm = 0.1;
 /** A single place can’t speak louder than this, in log: a speck is no thread. */
@@ -165,7 +171,7 @@ export function traced(field: Field, seen: Seen, seam: FoundSeam): TracedHole[] 
   const lines = needles.map((needle) => placed.filter(({ hole }) => hole.needle === needle));
   const spread = spreadOf(field.values);
   const pitchMm = seam.repeatMm / seen.stitches;
-  const swings = seen.holes.some(({ acrossMm }) => acrossMm !== seen.holes[0]!.acrossMm);
+  const swings = !isLine(seen);
   // A straight line shows no hole; only how far across it lies.
   const alongMm = swings ? alongWander * pitchMm : 0;
   const rounds = [
@@ -181,7 +187,7 @@ export function traced(field: Field, seen: Seen, seam: FoundSeam): TracedHole[] 
       ...{ spread: acrossWanderMm, logOdds: 0 },
     })),
   );
-  const atHole = swings ? swingAtHole : 1;
+  const atHole = atHoleOf(seen);
   let contrast = contrastOf(look, lines, spread, atHole);
   for (const [round, reach] of rounds.entries()) {
     const offs = moving.flat().map(({ across, placed: { acrossMm } }) => across - acrossMm);
@@ -220,6 +226,53 @@ export function traced(field: Field, seen: Seen, seam: FoundSeam): TracedHole[] 
       };
     }),
   );
+}
+
+/**
+ * The ends of a thread once it is known where they are: a first or last hole has one line, and is no
+ * longer drawn towards where a next one would be.
+ *
+ * @param sewn the part of the thread that is there, in sewing order
+ */
+export function endsSettled(
+  field: Field,
+  seen: Seen,
+  seam: FoundSeam,
+  sewn: readonly TracedHole[],
+): TracedHole[] {
+  const sign = seam.lighter ? 1 : -1;
+  const plain = lookAlong(field, seam);
+  const look: LookAt = (along, across) => sign * plain(along, across);
+  const alongMm = (alongWander * seam.repeatMm) / seen.stitches;
+  const wander = {
+    ...{ alongMm, isStraight: false },
+    meanAcross: middleOf(
+      sewn.map(({ acrossMm, hole }) => acrossMm - seam.acrossMm - seam.turned[1] * hole.acrossMm),
+    ),
+  };
+  const contrast = contrastOf(look, [[...sewn]], spreadOf(field.values), atHoleOf(seen));
+  const placed = placedHoles(seen, seam, field.width / field.pxPerMm);
+  const ends = [sewn[0], sewn.at(-1)].filter((one) => one !== undefined);
+  return sewn.map((one) => {
+    if (!ends.includes(one)) return one;
+    const own = placed.find(({ hole, repeat }) => hole === one.hole && repeat === one.repeat);
+    const moving = ({ alongMm: along, acrossMm: across, ...rest }: TracedHole): Moving => ({
+      placed: own ?? { ...rest, alongMm: along, acrossMm: across },
+      ...{ along, across, spread: one.acrossSpreadMm, logOdds: one.logOdds },
+    });
+    const at = moving(one);
+    const [before, after] = [-1, 1].map((by) => sewn[sewn.indexOf(one) + by]);
+    for (const reach of [
+      { alongMm: 2 * alongMm, acrossMm: 1.5, stepsMm: 0.1 },
+      { alongMm: alongMm / 2, acrossMm: 0.25, stepsMm: 0.04 },
+    ]) {
+      settle(look, contrast, [before && moving(before), at, after && moving(after)], reach, wander);
+    }
+    return {
+      ...one,
+      ...{ alongMm: at.along, acrossMm: at.across, acrossSpreadMm: at.spread },
+    };
+  });
 }
 
 /** Cloth lies so far beside a thread’s middle, mm. */

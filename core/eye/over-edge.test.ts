@@ -1,0 +1,74 @@
+import { eyeCases } from '../study/eye-cases';
+import { drawnPhoto, eyeStudy, type EyeCase } from '../study/eye-study';
+import { evenDraws } from '../swatch/draw';
+import { Impossible } from '../impossible';
+import { coarser, toned } from './flatten';
+import type { ScaledImage } from './grey';
+import { measureScrap } from './measure';
+import { rawEdges } from './raw-edge';
+
+function kind(name: string): EyeCase {
+  const found = eyeCases().find((one) => one.name === `raw edge, overcast, ${name}`);
+  if (!found) throw new Error(`no case ${name}`);
+  return { ...found, pxPerMm: 10 };
+}
+
+/** Cloth over paper, without a stitch; the edge runs down by so much on its way. */
+function edgeOn(cloth: number, slope = 0): ScaledImage {
+  const [width, height, pxPerMm] = [1000, 600, 10];
+  const grey = Uint8Array.from({ length: width * height }, (_, at) => {
+    const mixed = Math.sin(at * 12.9898) * 43758.5453;
+    const noise = 6 * (mixed - Math.floor(mixed) - 0.5);
+    const [x, y] = [at % width, Math.floor(at / width)];
+    return (y < 320 + slope * (x - width / 2) ? cloth : 240) + noise;
+  });
+  return { width, height, pxPerMm, grey };
+}
+
+test.each([0, 0.06, -0.1])('a raw edge is found however it runs: %d', (slope) => {
+  const [edge, ...others] = rawEdges(coarser(toned(edgeOn(120, slope)), 2));
+  expect(others).toEqual([]);
+  expect(edge!.paper).toBe(1);
+  expect(edge!.angle).toBeCloseTo(Math.atan(slope), 2);
+  // At x = 50 mm it lies at 32 mm; the middle is at 30.
+  expect(edge!.acrossMm).toBeCloseTo(2 * Math.cos(Math.atan(slope)), 1);
+});
+
+// A thread darker than cloth and paper; one lighter than the cloth, which is darker on the paper.
+test.each(['plain, dark thread, sharp', 'checked, soft'])(
+  'swings over a raw edge have their overhang: %s',
+  (name) => {
+    const seen = eyeStudy(kind(name), 1, evenDraws(8));
+    expect(seen).toMatchObject({ refused: 0, withinOneShare: 1, surelyWrong: 0, falseFinds: 0 });
+    expect(seen.foundShare).toBeGreaterThan(0.95);
+    expect(seen.depthErrorMm.median).toBeLessThan(0.09);
+    expect(seen.depthErrorMm.nineOfTen).toBeLessThan(0.2);
+    expect(seen.lengthErrorMm).toBeLessThan(0.03);
+  },
+);
+
+test('what is wrong is said, and nothing is counted', () => {
+  const { expected } = drawnPhoto(kind('coarse weave, soft'), evenDraws(5));
+  const codeOf = (window: ScaledImage) => {
+    try {
+      return measureScrap(window, expected)?.counts ?? 'nothing';
+    } catch (error) {
+      if (error instanceof Impossible) return error.issues[0]?.code;
+      throw error;
+    }
+  };
+  expect(codeOf(edgeOn(120))).toBe('no-stitch');
+  // As white as the paper it lies on.
+  expect(codeOf(edgeOn(236))).toBe('no-edge');
+});
+
+test('it stops when it is told to', () => {
+  const { window, expected } = drawnPhoto(kind('coarse weave, soft'), evenDraws(5));
+  const shares: number[] = [];
+  const stopped = measureScrap(window, expected, (share) => {
+    shares.push(share);
+    return share < 0.3;
+  });
+  expect(stopped).toBeNull();
+  expect(shares).toEqual(shares.toSorted((a, b) => a - b));
+});
