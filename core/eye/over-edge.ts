@@ -11,6 +11,7 @@ import {
 } from './flatten';
 import { seamFinder, type FoundSeam } from './find-seam';
 import type { ScaledImage } from './grey';
+import { atMostOneWrong, sureOf } from './how-sure';
 import { measureThread } from './measure-thread';
 import type { MeasuredScrap } from './measured-scrap';
 import { middleOf } from './middle';
@@ -206,11 +207,40 @@ export function measureOverEdge(
   if (!best) return refuse('no-stitch');
   const { edge, picture, seam, thread } = best;
   const contrast = contrastOnCloth(picture.even, seam, edge, thread);
-  const standing = standingOut(rowsTimes(picture.even, gainsFor(picture, edge, contrast)));
+  const gains = gainsFor(picture, edge, contrast);
+  const standing = standingOut(rowsTimes(picture.even, gains));
   const findAlong = seamsIn(standing, edge, seam.lighter);
   const turned = turnedBy(fine, edge.angle);
   const measured = measureThread(expected, turned, standing, findAlong(0), findAlong);
-  return onShare(1) ? turnedBack(measured, window, edge.angle) : null;
+  const honest = asFarAsSeen(measured, expected, gains, turned.pxPerMm);
+  return onShare(1) ? turnedBack(honest, window, edge.angle) : null;
+}
+
+/** Where thread is as light as what lies under it, its end may lie so far from where it is lost, one spread, mm. */
+const lostMm = 0.4;
+/** It is lost where it would have to be made up for by the most, or so near to there, mm. */
+const besideLostMm = 0.2;
+
+/** A swing that is lost on its way, in a shadow as light as its thread, may go on: it is asked about. */
+function asFarAsSeen(
+  measured: MeasuredScrap,
+  { judged }: Expected,
+  gains: readonly number[],
+  pxPerMm: number,
+): MeasuredScrap {
+  const near = Math.ceil(besideLostMm * pxPerMm);
+  const isLost = (yMm: number) => {
+    const row = Math.round(yMm * pxPerMm);
+    return gains.slice(max(0, row - near), row + near + 1).some((gain) => abs(gain) >= mostGain);
+  };
+  const stitches = measured.stitches.map((one) => {
+    const { depthMm, depthSpreadMm, sure, atMm } = one;
+    if (depthMm === null || depthSpreadMm === null || !isLost(atMm[1])) return one;
+    const spread = hypot(depthSpreadMm, lostMm);
+    return { ...one, depthSpreadMm: spread, sure: min(sure, sureOf(depthMm, spread, judged)) };
+  });
+  const counted = stitches.filter((one) => one.counted).map(({ sure }) => sure);
+  return { ...measured, stitches, sure: measured.counts ? atMostOneWrong(counted) : 0 };
 }
 
 /** What was found in a picture that was turned, where it lies in the window. */

@@ -26,7 +26,7 @@ export interface TracedHole extends PlacedHole {
  */
 const swingAtHole = 0.55;
 /** Over an edge its two lines meet in a point, and each stands out less for the other beside it. */
-const overEdgeAtHole = 0.2;
+const overEdgeAtHole = 0.35;
 const atHoleOf = (seen: Seen): number => {
   if (isLine(seen)) return 1;
   return swingsAtRawEdge(seen) ? overEdgeAtHole : swingAtHole;
