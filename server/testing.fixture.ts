@@ -25,7 +25,10 @@ async function opened(dataFolder: string) {
   return { database, store };
 }
 
-/** A database as a new user finds it. It is made by whoever needs one first: filling one takes longer than copying it. */
+/**
+ * A database as a new user finds it. It is made by whoever needs one first: filling one takes longer
+ * than copying it.
+ */
 async function filledFolder(): Promise<string> {
   const folder = newFolder();
   const file = join(folder, databaseName);

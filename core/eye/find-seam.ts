@@ -167,7 +167,7 @@ export interface Sought {
   /** The direction it runs in, radians. */
   readonly along?: number;
   readonly by?: ToldBy;
-  /** Whether its thread is lighter than the cloth; a zigzag that is darker looks much like one that is lighter, half a repeat on. */
+  /** Whether its thread is lighter than the cloth: half a repeat on, a darker zigzag looks like that. */
   readonly lighter?: boolean;
   /** What lies so far across is known to be something else, mm. */
   readonly except?: readonly number[];

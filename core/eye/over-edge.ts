@@ -1,21 +1,19 @@
-import type { Expected } from './expected';
 import {
-  aboutMean,
-  averagedAlong,
-  coarser,
-  spreadOf,
-  standingOut,
-  threadWidthMm,
-  toned,
-  type Field,
-} from './flatten';
+  alongEdge,
+  beyondMm,
+  contrastOnCloth,
+  gainsFor,
+  mostGain,
+  rowsTimes,
+  type AlongEdge,
+} from './along-edge';
+import type { Expected } from './expected';
+import { aboutMean, coarser, standingOut, toned, type Field } from './flatten';
 import { seamFinder, type FoundSeam } from './find-seam';
 import type { ScaledImage } from './grey';
 import { atMostOneWrong, sureOf } from './how-sure';
 import { measureThread } from './measure-thread';
 import type { MeasuredScrap } from './measured-scrap';
-import { middleOf } from './middle';
-import { lookAlong } from './on-seam';
 import { rawEdges, type RawEdge } from './raw-edge';
 import { refuse } from './refused';
 import type { Seen } from './seen';
@@ -24,122 +22,8 @@ import { turnedBy } from './waves';
 
 const { abs, cos, hypot, max, min, sin } = Math;
 
-/** What is the same along so much of an edge is cloth, paper or a shadow; thread comes and goes, mm. */
-const alongMm = 15;
-/** Thread stands out farther than this, in spreads of its row, and is left out of what is usual. */
-const leftOut = 1.5;
 /** What is sewn over an edge lies so near to it, mm. */
 const nearMm = 4;
-
-/** A picture turned so that its rows run along an edge. */
-interface AlongEdge {
-  /** What is the same all along: cloth here, paper there, and the shadow between them. */
-  readonly usual: Field;
-  /** What is left without it: thread, and the weave. */
-  readonly even: Field;
-}
-
-function alongEdge(tones: Field, { angle }: RawEdge): AlongEdge {
-  const turned = turnedBy(tones, angle);
-  const { width, height, values } = turned;
-  const usual = averagedAlong(turned, alongMm).values;
-  const clipped = Float32Array.from(values);
-  for (let row = 0; row < height; row++) {
-    const [from, to] = [row * width, (row + 1) * width];
-    const off = values.slice(from, to).map((value, x) => value - usual[from + x]!);
-    const most = leftOut * spreadOf(off);
-    for (let at = from; at < to; at++) {
-      clipped[at] = usual[at]! + max(-most, min(most, off[at - from]!));
-    }
-  }
-  const mean = averagedAlong({ ...turned, values: clipped }, alongMm);
-  const even = values.map((value, at) => value - mean.values[at]!);
-  return { usual: mean, even: { ...turned, values: even } };
-}
-
-/** A field with every row so many times as much. */
-function rowsTimes(field: Field, gains: ArrayLike<number>): Field {
-  const values = field.values.map((value, at) => value * gains[Math.floor(at / field.width)]!);
-  return { ...field, values };
-}
-
-/** How far each row of a field lies beyond an edge, mm; on the cloth below 0. */
-const beyondMm = ({ height, pxPerMm }: Field, { acrossMm, paper }: RawEdge): number[] =>
-  Array.from(
-    { length: height },
-    (_, row) => paper * ((row - (height - 1) / 2) / pxPerMm - acrossMm),
-  );
-
-/** So near to the edge nothing is asked of how plain thread is, mm. */
-const clearMm = 0.4;
-/** What lies on the cloth so far from its edge says how light it is, mm. */
-const clothMm = [-4, -1] as const;
-/** Thread that stands out less is made up for to so many times at most. */
-const mostGain = 4;
-/** A thread and what a lens makes of it lie within so much of its middle, mm. */
-const profileMm = 0.55;
-const profileStepMm = 0.05;
-
-/**
- * How much lighter than the cloth a thread is, as the logarithm; darker is below 0. A lens spreads
- * it, but takes nothing of it away: all that stands out across it, over a thread’s width;
- * or its middle, where a lens spreads little.
- */
-function contrastOnCloth(
-  even: Field,
-  seam: FoundSeam,
-  edge: RawEdge,
-  thread: readonly TracedHole[],
-) {
-  const look = lookAlong(even, seam);
-  const steps = Math.round(profileMm / profileStepMm);
-  const profile = Array.from({ length: 2 * steps + 1 }, () => 0);
-  let count = 0;
-  thread.slice(1).forEach((to, i) => {
-    const from = thread[i]!;
-    const [ds, dt] = [to.alongMm - from.alongMm, to.acrossMm - from.acrossMm];
-    const lengthMm = max(1e-6, hypot(ds, dt));
-    for (const share of [0.35, 0.5, 0.65]) {
-      const [along, across] = [from.alongMm + ds * share, from.acrossMm + dt * share];
-      const place = along * sin(seam.angle) + across * cos(seam.angle);
-      if (edge.paper * (place - edge.acrossMm) > -clearMm) continue;
-      profile.forEach((_, k) => {
-        const off = ((k - steps) * profileStepMm) / lengthMm;
-        profile[k]! += look(along - dt * off, across + ds * off);
-      });
-      count++;
-    }
-  });
-  const mean = profile.map((sum) => sum / max(1, count));
-  const beside = (mean[0]! + mean.at(-1)!) / 2;
-  const over = mean.map((value) => value - beside);
-  const spread = over.reduce((sum, value) => sum + value * profileStepMm, 0) / threadWidthMm;
-  const middle = over[steps]!;
-  return abs(spread) > abs(middle) ? spread : middle;
-}
-
-/**
- * What every row is to be taken times, so that the same thread stands out of each as it does of the
- * cloth: it is as light wherever it lies, and what lies under it is not.
- */
-function gainsFor({ usual }: AlongEdge, edge: RawEdge, contrast: number): number[] {
-  const { width, height, values } = usual;
-  const beyond = beyondMm(usual, edge);
-  const [from, to] = [width >> 2, width - (width >> 2)];
-  const light = Array.from({ length: height }, (_, row) => {
-    let sum = 0;
-    for (let x = from; x < to; x++) sum += values[row * width + x]!;
-    return sum / (to - from);
-  });
-  const cloth = middleOf(
-    light.filter((_, row) => beyond[row]! > clothMm[0] && beyond[row]! < clothMm[1]),
-  );
-  return light.map((tone, row) => {
-    if (beyond[row]! <= 0) return 1;
-    const gain = contrast / (cloth + contrast - tone);
-    return max(-mostGain, min(mostGain, Number.isFinite(gain) ? gain : 0));
-  });
-}
 
 /** On which side across the machine has the paper: where the counted swings go. */
 function paperSideOf({ holes }: Seen): 1 | -1 {
@@ -216,12 +100,12 @@ export function measureOverEdge(
   return onShare(1) ? turnedBack(honest, window, edge.angle) : null;
 }
 
-/** Where thread is as light as what lies under it, its end may lie so far from where it is lost, one spread, mm. */
+/** Where a shadow is as light as thread, its end may lie so far from where it is lost, one spread, mm. */
 const lostMm = 0.4;
 /** It is lost where it would have to be made up for by the most, or so near to there, mm. */
 const besideLostMm = 0.2;
 
-/** A swing that is lost on its way, in a shadow as light as its thread, may go on: it is asked about. */
+/** A swing that is lost in a shadow as light as its thread may go on: it is asked about. */
 function asFarAsSeen(
   measured: MeasuredScrap,
   { judged }: Expected,

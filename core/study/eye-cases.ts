@@ -29,7 +29,7 @@ const blind = () => {
   return { finish, plan: { ...plan, stitch: { ...plan.stitch, runStitches: 2 } } };
 };
 
-/** Every cloth under every blur: the two faces of a blind hem, a line along a fold, a raw edge swung over. */
+/** Every cloth under every blur: a blind hem’s two faces, a line along a fold, a raw edge swung over. */
 export function eyeCases(): EyeCase[] {
   const cases: EyeCase[] = [];
   const add = (
