@@ -37,6 +37,10 @@ function means(
   return to;
 }
 
+/** How large a square of whole pixels is that stands for one of so many mm, mm. */
+export const squareMm = (sideMm: number, pxPerMm: number): number =>
+  (2 * max(0, round((sideMm * pxPerMm - 1) / 2)) + 1) / pxPerMm;
+
 /**
  * The mean around every pixel, over a square. Running sums: what it costs does not grow with the
  * square.
@@ -97,7 +101,7 @@ export function toned({ width, height, grey, pxPerMm }: ScaledImage): Field {
 /** A sewing thread on cloth lies so wide, mm; what is filtered for. */
 export const threadWidthMm = 0.3;
 /** How far around a thread the cloth is that it is told from, mm. */
-const besideThreadMm = 1.2;
+export const besideThreadMm = 1.2;
 
 /**
  * How much a thread’s width stands out from its surroundings, lighter above 0 and darker below:

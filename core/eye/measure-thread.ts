@@ -32,7 +32,7 @@ const drawnReferences = new Set(['hemline', 'ridge of the old hem']);
  * of a swing whose thread is hardly seen in the shadow of its edge, and of a line, whose whole length
  * one shadow may shift.
  */
-const leftOpenMm = { bite: 0.035, swing: 0.08, line: 0.065 } as const;
+const leftOpenMm = { bite: 0.035, swing: 0.1, line: 0.065 } as const;
 
 const kindOf = (role: Penetration['role'], straight: boolean): MeasuredStitch['kind'] =>
   straight ? 'line' : role;

@@ -1,6 +1,14 @@
 import FFT from 'fft.js';
-import { leastSpread, standingOut, valueAt, type Field } from './flatten';
-import { linesOf, type Seen } from './seen';
+import {
+  besideThreadMm,
+  leastSpread,
+  meanAround,
+  squareMm,
+  threadWidthMm,
+  valueAt,
+  type Field,
+} from './flatten';
+import { linesOf, swingsAtRawEdge, type Seen } from './seen';
 
 // Asked for at every pixel.
 const { ceil, cos, hypot, log2, max, min, PI, sin, sqrt } = Math;
@@ -116,8 +124,21 @@ export function patternOf(seen: Seen, across: 1 | -1, pxPerMm: number): Pattern 
       }
     }
   }
+  // Along the seam the same filter leaves of each wave what a square of its size does not even out. It
+  // makes the whole of a swing speak, not its ends; what lies along a fold is told apart without.
+  const left = (sideMm: number, k: number) => {
+    if (!swingsAtRawEdge(seen)) return 1;
+    const turn = (PI * k * squareMm(sideMm, pxPerMm)) / seen.repeatMm;
+    return turn === 0 ? 1 : sin(turn) / turn;
+  };
   const filtered = (lists: Float32Array[]) =>
-    lists.map((values) => standingOut({ width: 1, height: rows, values, pxPerMm }).values);
+    lists.map((values, k) => {
+      const field = { width: 1, height: rows, values, pxPerMm };
+      const near = meanAround(field, threadWidthMm).values;
+      const wide = meanAround(field, besideThreadMm).values;
+      const [one, other] = [left(threadWidthMm, k), left(besideThreadMm, k)];
+      return values.map((_, at) => one * near[at]! - other * wide[at]!);
+    });
   return { firstRow, re: filtered(re), im: filtered(im) };
 }
 
