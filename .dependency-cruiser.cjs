@@ -4,7 +4,7 @@ const floor = (name, allowed) => ({
   name: `${name}-looks-down-only`,
   severity: 'error',
   comment: `${name}/ may use ${[name, ...allowed].join(', ')} and no other floor.`,
-  from: { path: `^${name}/`, pathNot: '\\.(test|cases|fixture)\\.tsx?$' },
+  from: { path: `^${name}/`, pathNot: '\\.(test|fixture)\\.tsx?$' },
   to: {
     path: `^(${floors.filter((other) => other !== name && !allowed.includes(other)).join('|')})/`,
   },
@@ -21,7 +21,7 @@ module.exports = {
       severity: 'error',
       comment:
         'core/ is pure: of all packages it uses two distributions, a seeded draw, the difference of colours, coded marks and a Fourier transform only.',
-      from: { path: '^core/', pathNot: '\\.(test|cases|fixture)\\.ts$' },
+      from: { path: '^core/', pathNot: '\\.(test|fixture)\\.ts$' },
       to: {
         dependencyTypes: ['npm', 'npm-dev', 'core', 'npm-no-pkg', 'unknown'],
         pathNot:
@@ -42,7 +42,7 @@ module.exports = {
     {
       name: 'a-finish-is-reached-through-the-catalogue',
       severity: 'error',
-      from: { pathNot: '^core/finish/|\\.(test|cases|fixture)\\.tsx?$' },
+      from: { pathNot: '^core/finish/|\\.(test|fixture)\\.tsx?$' },
       to: {
         path: '^core/finish/(?!(as-sewn|catalogue|cautions|dials-clause|finish|fold-plan|fold-request|finish-margin|kit-need|edge-schools|edge-steps|nature|school|sewing-plan|threading|work)\\.ts$)',
       },
@@ -72,7 +72,7 @@ module.exports = {
       severity: 'error',
       from: {
         path: `^(${floors.join('|')})/`,
-        pathNot: '\\.(test|cases|fixture)\\.tsx?$|^web/testing/',
+        pathNot: '\\.(test|fixture)\\.tsx?$|^web/testing/',
       },
       to: { dependencyTypes: ['npm-dev'], dependencyTypesNot: ['type-only'] },
     },

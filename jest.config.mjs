@@ -42,6 +42,8 @@ export default {
       sandboxInjectedGlobals: [...atHand, 'Infinity', 'Map'],
       testEnvironment: 'node',
       testMatch: ['<rootDir>/{core,contract,server,web}/**/*.test.ts'],
+      // Read by the one test file that gives them their server.
+      testPathIgnorePatterns: ['\\.cases\\.test\\.ts$'],
       globalSetup: '<rootDir>/server/template-anew.mjs',
     },
     {

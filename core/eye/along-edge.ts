@@ -13,6 +13,7 @@ const { abs, cos, hypot, max, min, sin } = Math;
 const alongMm = 15;
 /** Thread stands out farther than this, in spreads of its row, and is left out of what is usual. */
 const leftOut = 1.5;
+
 /** A picture turned so that its rows run along an edge. */
 export interface AlongEdge {
   /** What is the same all along: cloth here, paper there, and the shadow between them. */
@@ -21,22 +22,26 @@ export interface AlongEdge {
   readonly even: Field;
 }
 
+/**
+ * Takes apart what is the same along an edge and what is not: by the mean along each row, and once
+ * more by a mean that leaves out what stands out of the first.
+ */
 export function alongEdge(tones: Field, { angle }: RawEdge): AlongEdge {
   const turned = turnedBy(tones, angle);
   const { width, height, values } = turned;
-  const usual = averagedAlong(turned, alongMm).values;
+  const first = averagedAlong(turned, alongMm).values;
   const clipped = Float32Array.from(values);
   for (let row = 0; row < height; row++) {
     const [from, to] = [row * width, (row + 1) * width];
-    const off = values.slice(from, to).map((value, x) => value - usual[from + x]!);
+    const off = values.slice(from, to).map((value, x) => value - first[from + x]!);
     const most = leftOut * spreadOf(off);
     for (let at = from; at < to; at++) {
-      clipped[at] = usual[at]! + max(-most, min(most, off[at - from]!));
+      clipped[at] = first[at]! + max(-most, min(most, off[at - from]!));
     }
   }
-  const mean = averagedAlong({ ...turned, values: clipped }, alongMm);
-  const even = values.map((value, at) => value - mean.values[at]!);
-  return { usual: mean, even: { ...turned, values: even } };
+  const usual = averagedAlong({ ...turned, values: clipped }, alongMm);
+  const even = values.map((value, at) => value - usual.values[at]!);
+  return { usual, even: { ...turned, values: even } };
 }
 
 /** A field with every row so many times as much. */

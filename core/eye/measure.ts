@@ -34,10 +34,15 @@ export function measureScrap(
   expected: Expected,
   onShare: (share: number) => boolean = () => true,
 ): MeasuredScrap | null {
+  const times = Math.max(1, Math.floor(window.pxPerMm / finePxPerMm));
+  const coarseTimes = Math.max(1, Math.floor(window.pxPerMm / coarsePxPerMm));
+  if (swingsAtRawEdge(expected.seen)) {
+    const scale = { fine: times, coarse: coarseTimes, leastScore };
+    return measureOverEdge(window, expected, scale, onShare);
+  }
   const flat = flattened(window);
   const standing = standingOut(flat);
   if (!onShare(0.15)) return null;
-  const times = Math.max(1, Math.floor(window.pxPerMm / finePxPerMm));
   const fine = coarser(standing, times);
   if (expected.seen.kind === 'pricks') {
     const row = prickRow(coarser(flat, times), expected.seen);
@@ -45,12 +50,7 @@ export function measureScrap(
     const measured = measurePricks(expected, fine, row);
     return onShare(1) ? measured : null;
   }
-  if (swingsAtRawEdge(expected.seen)) {
-    const coarseTimes = Math.max(1, Math.floor(window.pxPerMm / coarsePxPerMm));
-    const scale = { fine: times, coarse: coarseTimes, leastScore };
-    return measureOverEdge(window, expected, scale, (share) => onShare(0.15 + 0.85 * share));
-  }
-  const coarse = coarser(standing, Math.max(1, Math.floor(window.pxPerMm / coarsePxPerMm)));
+  const coarse = coarser(standing, coarseTimes);
   const find = seamFinder(coarse, expected.seen);
   const seams = find({ onShare: (share) => onShare(0.15 + 0.6 * share) });
   if (!seams) return null;

@@ -78,8 +78,7 @@ export function measureOverEdge(
       // What is lighter than the cloth is taken to be darker than the paper.
       const gains = beyondMm(fine, edge).map((mm) => (mm > 0 && lighter ? -1 : 1));
       const standing = standingOut(rowsTimes(picture.even, gains));
-      const seams = seamsIn(standing, edge, lighter)(0);
-      const [seam] = seams;
+      const [seam] = seamsIn(standing, edge, lighter)(0);
       if (!seam || seam.score < scale.leastScore) continue;
       // Half a repeat on, what is darker than its surroundings looks like thread that is lighter.
       const thread = traced(standing, seen, seam);
