@@ -94,18 +94,22 @@ function bestOf(
   const variance = laid.reduce((sum, wave) => sum + wave.variance, 0);
   const scale = 1 / sqrt(max(variance, 1e-30));
   const rows = laid[0]!.re.length;
+  // By name and not by place: asked for at every place of every row.
+  const waves = laid.map(({ re, im }, i) => ({ re, im, ...turned[waveNumbers[i]!]! }));
+  const sums = new Float64Array(phases);
   for (let row = 0; row < rows; row++) {
     let most = 0;
     for (const { size } of laid) most += size[row]!;
     // Not even with all waves in step would it be better.
     if (most * scale <= best.score || !isFree(firstRow + row)) continue;
+    sums.fill(0);
+    for (const { re, im, cos: c, sin: s } of waves) {
+      const real = re[row]!;
+      const imaginary = im[row]!;
+      for (let p = 0; p < phases; p++) sums[p]! += real * c[p]! - imaginary * s[p]!;
+    }
     for (let p = 0; p < phases; p++) {
-      let sum = 0;
-      for (let i = 0; i < laid.length; i++) {
-        const { cos: c, sin: s } = turned[waveNumbers[i]!]!;
-        sum += laid[i]!.re[row]! * c[p]! - laid[i]!.im[row]! * s[p]!;
-      }
-      const score = sign * sum * scale;
+      const score = sign * sums[p]! * scale;
       if (score > best.score) {
         Object.assign(best, { score, row: firstRow + row, phase: p / phases });
       }

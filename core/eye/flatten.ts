@@ -126,11 +126,13 @@ export function valueAt({ width, height, values }: Field, x: number, y: number):
   const left = x < 0 ? -1 : x | 0;
   const top = y < 0 ? -1 : y | 0;
   if (left < 0 || top < 0 || left >= width - 1 || top >= height - 1) return 0;
-  const [fx, fy] = [x - left, y - top];
+  const fx = x - left;
   const at = top * width + left;
-  const upper = values[at]! * (1 - fx) + values[at + 1]! * fx;
-  const lower = values[at + width]! * (1 - fx) + values[at + width + 1]! * fx;
-  return upper * (1 - fy) + lower * fy;
+  const above = values[at]!;
+  const below = values[at + width]!;
+  const upper = above + (values[at + 1]! - above) * fx;
+  const lower = below + (values[at + width + 1]! - below) * fx;
+  return upper + (lower - upper) * (y - top);
 }
 
 /** A field at a coarser scale: the mean of every square of px. @param times 1 leaves it as it is */

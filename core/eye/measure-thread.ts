@@ -84,13 +84,19 @@ export function measureThread(
     const sight = followed(one);
     return straight ? followed(laidAlong(sight.seam, sight.thread)) : sight;
   };
-  const lineBeside = ({ seam, thread }: Sight): ReferenceLine | null => {
+  const lines = new Map<Sight, ReferenceLine | null>();
+  const lineBeside = (sight: Sight): ReferenceLine | null => {
+    const known = lines.get(sight);
+    if (known !== undefined) return known;
+    const { seam, thread } = sight;
     const line = referenceLine(tones, seam, thread, {
       mayBeDrawn: seen.reference !== null && drawnReferences.has(seen.reference),
       // A straight line of thread is a line itself.
       besideThreadMm: straight ? 2 * threadMm : threadMm,
     });
-    return line && (!straight || isClearOf(line, seam, thread)) ? line : null;
+    const found = line && (!straight || isClearOf(line, seam, thread)) ? line : null;
+    lines.set(sight, found);
+    return found;
   };
   const sights = seams
     .flatMap((one) => (straight ? [one, mirrored(one, seen.holes[0]!.acrossMm)] : [one]))

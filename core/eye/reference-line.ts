@@ -2,6 +2,7 @@ import { spreadOf, type Field } from './flatten';
 import type { FoundSeam } from './find-seam';
 import { lookAlong, type LookAt } from './on-seam';
 import { middleOf } from './middle';
+import { isWithin, threadAcross, type Covered, type ThreadAt } from './thread-across';
 import type { TracedHole } from './trace';
 
 const { abs, max, sqrt } = Math;
@@ -71,13 +72,14 @@ export function referenceLine(
   const tall = rows + 2 * slack;
   // What every place shows of a step and of a line; the thread shows nothing.
   const [step, line] = [new Float32Array(tall * columns), new Float32Array(tall * columns)];
-  const isFree = threadFree(thread, besideThreadMm);
+  const threadAt = threadAcross(thread, besideThreadMm);
   for (let column = 0; column < columns; column++) {
     const along = first + (column + 0.5) * alongStepMm;
+    const covered = threadAt(along);
     for (let row = 0; row < tall; row++) {
       const across = from + (row - slack) * acrossStepMm;
-      if (!isFree(along, across)) continue;
-      const at = row * columns + column;
+      if (isWithin(covered, across)) continue;
+      const at = column * tall + row;
       let sum = 0;
       for (const beside of [0.25, 0.6, 1]) {
         sum += look(along, across + beside * sideMm) - look(along, across - beside * sideMm);
@@ -99,9 +101,9 @@ export function referenceLine(
       const counts = new Float32Array(rows);
       for (let column = 0; column < columns; column++) {
         const along = first + (column + 0.5) * alongStepMm;
-        const shift = slack + Math.round((slope * along) / acrossStepMm);
+        const start = column * tall + slack + Math.round((slope * along) / acrossStepMm);
         for (let row = 0; row < rows; row++) {
-          const value = values[(row + shift) * columns + column]!;
+          const value = values[start + row]!;
           if (value !== 0) {
             all[row]! += value;
             counts[row]!++;
@@ -135,7 +137,7 @@ export function referenceLine(
   }
   if (!best || !(best.score >= leastScore)) return null;
   const { score, spreadMm, total } = best;
-  return { ...nearer(look, isFree, best, [first, last], mayBeDrawn), score, spreadMm, total };
+  return { ...nearer(look, threadAt, best, [first, last], mayBeDrawn), score, spreadMm, total };
 }
 
 /** How far apart two greys are compared where the edge itself is looked for, mm. */
@@ -154,12 +156,16 @@ const alikeShare = 0.85;
  */
 function nearer(
   look: LookAt,
-  isFree: (along: number, across: number) => boolean,
+  threadAt: ThreadAt,
   about: Pick<ReferenceLine, 'acrossMm' | 'slope'>,
   [first, last]: readonly [number, number],
   mayBeDrawn: boolean,
 ): Pick<ReferenceLine, 'acrossMm' | 'slope'> {
   const count = 2 * Math.round(nearMm / closeStepMm) + 1;
+  const places: { readonly along: number; readonly covered: Covered }[] = [];
+  for (let along = first; along <= last; along += alongStepMm / 2) {
+    places.push({ along, covered: threadAt(along) });
+  }
   let best = { slope: about.slope, row: 0, turn: new Float32Array(count) };
   let most = -1;
   for (let i = -5; i <= 5; i++) {
@@ -167,10 +173,11 @@ function nearer(
     const turn = new Float32Array(count);
     for (let row = 0; row < count; row++) {
       const acrossMm = about.acrossMm + (row - (count - 1) / 2) * closeStepMm;
-      let [sum, seen] = [0, 0];
-      for (let along = first; along <= last; along += alongStepMm / 2) {
+      let sum = 0;
+      let seen = 0;
+      for (const { along, covered } of places) {
         const across = acrossMm + slope * along;
-        if (!isFree(along, across)) continue;
+        if (isWithin(covered, across)) continue;
         sum += look(along, across + closeMm) - look(along, across - closeMm);
         seen++;
       }
@@ -207,36 +214,3 @@ const leastScore = 4;
 
 /** How far values spread, those left out that nothing was looked at for. */
 const typical = (values: Float32Array): number => spreadOf(values.filter((value) => value !== 0));
-
-/** Whether a place is free of thread. */
-function threadFree(
-  thread: readonly TracedHole[],
-  besideThreadMm: number,
-): (along: number, across: number) => boolean {
-  const needles = [...new Set(thread.map(({ hole }) => hole.needle))];
-  const lines = needles.flatMap((needle) => {
-    const own = thread.filter(({ hole }) => hole.needle === needle);
-    return own.slice(1).map((to, i) => [own[i]!, to] as const);
-  });
-  // By whole millimetres along: of a whole seam only a line or two is near.
-  const near = new Map<number, (typeof lines)[number][]>();
-  for (const line of lines) {
-    const [from, to] = [line[0].alongMm, line[1].alongMm];
-    for (let mm = Math.floor(Math.min(from, to) - 1); mm <= Math.floor(max(from, to) + 1); mm++) {
-      const there = near.get(mm);
-      if (there) there.push(line);
-      else near.set(mm, [line]);
-    }
-  }
-  return (along, across) => {
-    for (const [a, b] of near.get(Math.floor(along)) ?? []) {
-      const [ds, dt] = [b.alongMm - a.alongMm, b.acrossMm - a.acrossMm];
-      const length2 = ds * ds + dt * dt;
-      const [s, t] = [along - a.alongMm, across - a.acrossMm];
-      const share = length2 > 0 ? Math.min(1, max(0, (s * ds + t * dt) / length2)) : 0;
-      const [away, aside] = [s - share * ds, t - share * dt];
-      if (away * away + aside * aside <= besideThreadMm * besideThreadMm) return false;
-    }
-    return true;
-  };
-}

@@ -1,7 +1,7 @@
 import { spreadOf, type Field } from './flatten';
 
 // Asked for at every pixel.
-const { abs, cos, max, PI, round, sin, sqrt } = Math;
+const { abs, cos, max, PI, sin, sqrt } = Math;
 
 /** People lay a seam along the window to so many degrees. */
 export const mostTurnedDegrees = 12;
@@ -26,8 +26,10 @@ export function likelyAngles(field: Field): number[] {
     const lively = new Float32Array(2 * height);
     const counts = new Float32Array(2 * height);
     for (let y = 0; y < height; y++) {
+      const first = (y - height / 2) * c + (width / 2) * s + height + 0.5;
       for (let x = 0; x < width; x += 2) {
-        const row = round((y - height / 2) * c - (x - width / 2) * s + height);
+        // Never below 0, so that this rounds.
+        const row = (first - x * s) | 0;
         const value = small[y * width + x]!;
         sums[row]! += value;
         lively[row]! += value * value;

@@ -59,13 +59,15 @@ function logOddsOf(
   from: readonly [number, number],
   to: readonly [number, number],
 ): number {
-  const [ds, dt] = [to[0] - from[0], to[1] - from[1]];
-  const length = hypot(ds, dt);
+  const [s0, t0] = from;
+  const ds = to[0] - s0;
+  const dt = to[1] - t0;
+  const length = sqrt(ds * ds + dt * dt);
   const count = max(1, round(length / stepMm));
   let sum = 0;
   for (let i = 0; i < count; i++) {
     const share = (i + 0.5) / count;
-    const value = look(from[0] + ds * share, from[1] + dt * share);
+    const value = look(s0 + ds * share, t0 + dt * share);
     const there = thread * min(1, atHole + (min(share, 1 - share) * length) / sunkMm);
     const log = ((value - there / 2) * there) / (spread * spread);
     sum += max(-loudest, min(loudest, log));

@@ -5,33 +5,57 @@ import {
   meanAround,
   squareMm,
   threadWidthMm,
-  valueAt,
   type Field,
 } from './flatten';
 import { linesOf, swingsAtRawEdge, type Seen } from './seen';
 
 // Asked for at every pixel.
-const { ceil, cos, hypot, log2, max, min, PI, sin, sqrt } = Math;
+const { ceil, cos, floor, hypot, log2, max, min, PI, sin, sqrt } = Math;
 
 /** Waves in a repeat that are looked at; finer ones are smaller than a thread. */
 export const mostWaves = 4;
 /** So near to a hole a thread goes down into the cloth, mm. */
 export const sunkMm = 0.35;
 
-/** A field turned so that its rows run along the seam, as far as the window goes. */
+/** Nearer to a border than this nothing lies beyond a pixel to look between, px. */
+const borderPx = 1e-6;
+
+/** The columns, from the first on to before the last, at which a place that moves on evenly lies in a field. */
+function inside(start: number, step: number, length: number, columns: number): [number, number] {
+  const last = length - 1 - borderPx;
+  if (step === 0) return start >= 0 && start <= last ? [0, columns] : [0, 0];
+  const [one, other] = [-start / step, (last - start) / step];
+  return [max(0, ceil(min(one, other))), min(columns, floor(max(one, other)) + 1)];
+}
+
+/**
+ * A field turned so that its rows run along the seam, as far as the window goes; beyond its border 0.
+ * As {@link valueAt} has it, which is not asked: what lies within is known for a whole row.
+ */
 export function turnedBy(field: Field, angle: number): Field {
-  const { width, height } = field;
+  const { width, height, values: from } = field;
   const values = new Float32Array(width * height);
   const [c, s] = [cos(angle), sin(angle)];
   const [xc, yc] = [(width - 1) / 2, (height - 1) / 2];
   for (let row = 0; row < height; row++) {
     const t = row - yc;
-    let x = xc - xc * c - t * s;
-    let y = yc - xc * s + t * c;
-    for (let column = 0; column < width; column++) {
-      values[row * width + column] = valueAt(field, x, y);
-      x += c;
-      y += s;
+    const x0 = xc - xc * c - t * s;
+    const y0 = yc - xc * s + t * c;
+    const [firstX, endX] = inside(x0, c, width, width);
+    const [firstY, endY] = inside(y0, s, height, width);
+    const end = min(endX, endY);
+    for (let column = max(firstX, firstY); column < end; column++) {
+      const x = x0 + column * c;
+      const y = y0 + column * s;
+      const left = x | 0;
+      const top = y | 0;
+      const fx = x - left;
+      const at = top * width + left;
+      const above = from[at]!;
+      const below = from[at + width]!;
+      const upper = above + (from[at + 1]! - above) * fx;
+      const lower = below + (from[at + width + 1]! - below) * fx;
+      values[row * width + column] = upper + (lower - upper) * (y - top);
     }
   }
   return { ...field, values };
@@ -100,7 +124,7 @@ export function patternOf(seen: Seen, across: 1 | -1, pxPerMm: number): Pattern 
   const isThread = seen.kind === 'thread';
   const all = lines.flatMap((line) => line.map(([, acrossMm]) => acrossMm * across * pxPerMm));
   const beyond = ceil(pxPerMm);
-  const firstRow = Math.floor(min(...all)) - beyond;
+  const firstRow = floor(min(...all)) - beyond;
   const rows = ceil(max(...all)) + beyond - firstRow + 1;
   const blank = () => Array.from({ length: mostWaves + 1 }, () => new Float32Array(rows));
   const [re, im] = [blank(), blank()];
@@ -113,7 +137,7 @@ export function patternOf(seen: Seen, across: 1 | -1, pxPerMm: number): Pattern 
       const shown = isThread ? min(1, 0.25 + fromHoleMm / sunkMm) : 1;
       const weight = (shown * lengthMm) / steps;
       const row = (t1 + (t2 - t1) * share) * across * pxPerMm - firstRow;
-      const [low, part] = [Math.floor(row), row - Math.floor(row)];
+      const [low, part] = [floor(row), row - floor(row)];
       const turn = (2 * PI * (s1 + (s2 - s1) * share)) / seen.repeatMm;
       for (let k = 0; k <= mostWaves; k++) {
         const [a, b] = [weight * cos(k * turn), -weight * sin(k * turn)];
@@ -172,7 +196,8 @@ export function laidWave(
   const laid = [new Float32Array(rows), new Float32Array(rows), new Float32Array(rows)] as const;
   const share = 1 / power(index);
   for (let row = 0; row < rows; row++) {
-    let [real, imaginary] = [0, 0];
+    let real = 0;
+    let imaginary = 0;
     for (let r = 0, y = row; r < tr.length; r++, y++) {
       // Turned along, the pattern’s waves run the other way.
       const imag = along * ti[r]!;
