@@ -53,7 +53,8 @@ export default {
       sandboxInjectedGlobals: atHand,
       testEnvironment: '<rootDir>/web/testing/browser-environment.ts',
       testMatch: ['<rootDir>/web/**/*.test.tsx'],
-      globalSetup: '<rootDir>/web/testing/build-first.mjs',
+      globalSetup: '<rootDir>/web/testing/servers-for-pages.mjs',
+      globalTeardown: '<rootDir>/web/testing/servers-ended.mjs',
       setupFiles: ['<rootDir>/web/testing/react-as-shipped.ts'],
       // Threads are the browser's; the same sums are done in the page here.
       moduleNameMapper: { '/workers/solver$': '<rootDir>/web/testing/solver-here.ts' },

@@ -3,7 +3,6 @@ import { viewsOfLengths } from '../testing/views';
 
 const app = new TestApp();
 beforeAll(() => app.start());
-afterAll(() => app.stop());
 
 /** What is shown once nothing of it changes any more. */
 async function settled(): Promise<string> {

@@ -1,7 +1,3 @@
-import { spawn, type ChildProcess } from 'node:child_process';
-import { existsSync, mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { act, configure, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { App } from '../frame/app';
@@ -34,14 +30,23 @@ function fillIn(): void {
   Element.prototype.hasPointerCapture = () => false;
 }
 
-/** The whole app in jsdom, beside the built server on a data folder of its own. */
-export class TestApp {
-  address = '';
-  private child: ChildProcess | undefined;
-  private readonly folder = mkdtempSync(join(tmpdir(), 'pin-margin-part-'));
-  private filled = '';
+/** A server that runs already, and the snapshot of it as the demo was filled in. */
+interface Ready {
+  readonly address: string;
+  readonly filled: string;
+}
 
-  /** Starts the server with the demo wardrobe. */
+/** The server of this worker: of those that run beside each other each has its own. */
+function readyServer(): Ready {
+  const servers = JSON.parse(process.env['PIN_MARGIN_SERVERS']!) as Ready[];
+  return servers[Number(process.env['JEST_WORKER_ID']) - 1]!;
+}
+
+/** The whole app in jsdom, beside the built server. */
+export class TestApp {
+  private readonly server = readyServer();
+
+  /** Makes the page ready, and the server as the demo was filled in. */
   async start(): Promise<void> {
     fillIn();
     // The page works as it does for people: what comes over the network is drawn when it comes.
@@ -53,32 +58,18 @@ export class TestApp {
       asyncUtilTimeout: 40_000,
       getElementError: (message) => new Error(message?.split('\n')[0] ?? 'not there'),
     });
-    const child = spawn(process.execPath, ['dist/server/main.js'], {
-      env: { ...process.env, NODE_ENV: 'production', PORT: '0', PIN_MARGIN_DATA: this.folder },
-      stdio: ['ignore', 'pipe', 'inherit'],
-    });
-    this.child = child;
-    this.address = await new Promise<string>((found, failed) => {
-      let text = '';
-      child.stdout?.on('data', (chunk: Buffer) => {
-        text += chunk.toString();
-        const match = /at (http:\/\/[^/\s]+)/.exec(text);
-        if (match?.[1]) found(match[1]);
-      });
-      child.on('exit', (code) => failed(new Error(`The server ended with code ${code}.`)));
-    });
     // The page's addresses have no host; a browser takes the page's own.
     const reach = globalThis.fetch;
     globalThis.fetch = async (asked, init) => {
       const answer = await reach(
-        typeof asked === 'string' ? new URL(asked, this.address) : asked,
+        typeof asked === 'string' ? new URL(asked, this.server.address) : asked,
         init,
       );
       // Objects of the page's own: the cache keeps what is equal only where it knows plain objects.
       answer.json = async () => JSON.parse(await answer.text()) as unknown;
       return answer;
     };
-    this.filled = (await this.send<{ id: string }>('POST', 'snapshots')).id;
+    await this.putBack();
   }
 
   /** Goes to an address as the first thing one does. */
@@ -91,7 +82,7 @@ export class TestApp {
   /** Back to the demo as it was filled in, with nothing on the screen. */
   async reset(): Promise<void> {
     await writer.settled();
-    await this.send('POST', `snapshots/${this.filled}/restore`);
+    await this.putBack();
     queryClient.clear();
     // As another tab would: what is kept is gone, and this page hears of it.
     const place = 'pin-margin kept here';
@@ -101,12 +92,8 @@ export class TestApp {
     sessionStorage.clear();
   }
 
-  async stop(): Promise<void> {
-    const child = this.child;
-    const ended = new Promise((done) => child?.on('exit', done));
-    child?.kill();
-    await ended;
-    if (existsSync(this.folder)) rmSync(this.folder, { recursive: true, force: true });
+  private putBack(): Promise<unknown> {
+    return this.send('POST', `snapshots/${this.server.filled}/restore`);
   }
 
   async send<T>(method: string, path: string, body?: object): Promise<T> {

@@ -14,7 +14,6 @@ import {
 
 const app = new TestApp();
 beforeAll(() => app.start());
-afterAll(() => app.stop());
 afterEach(() => app.reset());
 
 const link = (name: RegExp) => screen.findByRole('link', { name });

@@ -6,7 +6,6 @@ import { TestApp, mainText, waitFor } from '../../testing/test-app';
 
 const app = new TestApp();
 beforeAll(() => app.start());
-afterAll(() => app.stop());
 
 const variants = catalogue.flatMap((finish) =>
   finish.variants.map(({ id }, i) => [`${finish.id}.${id}`, finish, id, i === 0] as const),

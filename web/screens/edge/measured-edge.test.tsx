@@ -14,7 +14,6 @@ import {
 
 const app = new TestApp();
 beforeAll(() => app.start());
-afterAll(() => app.stop());
 afterEach(() => app.reset());
 
 const field = (name: string | RegExp) => screen.findByLabelText<HTMLInputElement>(name);

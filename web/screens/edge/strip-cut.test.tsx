@@ -14,7 +14,6 @@ import {
 
 const app = new TestApp();
 beforeAll(() => app.start());
-afterAll(() => app.stop());
 afterEach(() => app.reset());
 
 const strips = () => document.querySelectorAll('[data-part="piece"]').length;

@@ -4,7 +4,6 @@ import { TestApp, button, click, enter, screen, waitFor } from '../../testing/te
 
 const app = new TestApp();
 beforeAll(() => app.start());
-afterAll(() => app.stop());
 afterEach(() => app.reset());
 
 test('a foot is described by measuring it, in any unit, and its drawing follows', async () => {
