@@ -8,11 +8,11 @@ import { misfitOf } from '../kit/foot-fit';
 import type { Machine } from '../kit/machine';
 import { startingNeedle } from '../kit/needle';
 import { ownFootOf } from '../kit/own-foot';
-import { solve } from '../margin/solve';
+import { bestChance, mostChance } from '../margin/best-chance';
+import type { SetUp } from '../margin/set-up';
 import { workAids } from '../plan/aids';
-import { judge } from '../plan/judge';
 import { usualPickMm } from '../plan/new-plan';
-import { ruleSpreads, setUpOf } from '../plan/set-up-of';
+import { setUpOf } from '../plan/set-up-of';
 import type { Stitch } from '../stitch/stitch';
 import { purposeOf, type ChooseRequest, type DrawerFoot } from './request';
 import type { Reached } from './weigh-kit';
@@ -54,25 +54,19 @@ function serves({ kind, channelMm }: DrawerFoot, finish: Finish, wish: FoldWish)
 export type SolvedChances = Map<string, number | null>;
 
 /** The best setting's chance; null where none clears the metal. */
-function chanceOfPlan(finish: Finish, plan: SewingPlan, known: SolvedChances): number | null {
-  const set = setUpOf(finish, plan);
-  const { slotMm, besideMm, guide } = plan.foot;
+function chanceOf(set: SetUp, known: SolvedChances): number | null {
+  const { slotMm, besideMm, guide } = set.foot;
   const key = JSON.stringify([
     set.checks,
-    ruleSpreads(finish, plan),
-    slotMm,
-    besideMm,
-    guide,
-    set.stitch,
-    set.machine,
-    set.needleSize,
-    set.ruledWidthMm,
+    Object.values(set.beliefs).map(({ sigmaMm }) => sigmaMm),
+    ...[slotMm, besideMm, guide],
+    ...[set.stitch, set.machine, set.needleSize, set.ruledWidthMm],
   ]);
   const before = known.get(key);
   if (before !== undefined) return before;
   let chance: number | null = null;
   try {
-    chance = judge(set, { ...solve(set), lengthMm: 2 }).chance;
+    chance = bestChance(set);
   } catch (error) {
     // A foot that no setting clears is a foot that does not serve.
     if (!(error instanceof Impossible)) throw error;
@@ -88,8 +82,19 @@ export interface ReachedWith {
   readonly foot: number | null;
 }
 
+/** A way a foot may be led, as it is to be solved. */
+interface Ride {
+  readonly place: number | null;
+  readonly set: SetUp;
+  /** It reaches no more than this. */
+  readonly most: number;
+  /** Its turn in the kit’s own order: of feet that reach as much the first is taken. */
+  readonly turn: number;
+}
+
 /**
- * The best that any foot of the kit reaches with a finish on one machine, on coarse steps.
+ * The best that any foot of the kit reaches with a finish on one machine, on coarse steps. What could
+ * reach the most is solved first, and what could not reach as much as was found is not solved at all.
  *
  * @returns null where no foot for it goes on the machine
  */
@@ -113,37 +118,48 @@ export function reachOn(
   const [first] = candidates;
   if (!first) return null;
   if (!finish.margin(wish.variant)) return { reached: 'not worked out', foot: first.place };
-  let best: ReachedWith = { reached: 'nothing clears', foot: first.place };
-  const rides = candidates.flatMap(({ foot, place }) =>
-    everyRide(foot.specs).map((ride) => ({ foot, place, ride })),
-  );
-  for (const { foot, place, ride } of rides) {
-    const plan: SewingPlan = {
-      cloth,
-      edge: {
-        lengthMm: edge.lengthMm,
-        minRadiusMm: ridingRadiusMm(edge),
-        purpose: purposeOf(edge),
-      },
-      fold: wish,
-      machine: coarse(machine),
-      foot: { ...ride, guide: coarseGuide(ride.guide) },
-      stitch,
-      needleSize: startingNeedle(cloth.weightGsm).size,
-      pickMm: usualPickMm,
-      faultWeights: { below: 1, above: 1 },
-      skill: 1,
-      aids: workAids(foot.kind, {}),
-    };
-    try {
-      const chance = chanceOfPlan(finish, plan, known);
-      if (chance !== null && (typeof best.reached !== 'number' || chance > best.reached)) {
-        best = { reached: chance, foot: place };
+  const plan: Omit<SewingPlan, 'foot' | 'aids'> = {
+    cloth,
+    edge: {
+      lengthMm: edge.lengthMm,
+      minRadiusMm: ridingRadiusMm(edge),
+      purpose: purposeOf(edge),
+    },
+    fold: wish,
+    machine: coarse(machine),
+    stitch,
+    needleSize: startingNeedle(cloth.weightGsm).size,
+    pickMm: usualPickMm,
+    faultWeights: { below: 1, above: 1 },
+    skill: 1,
+  };
+  const rides = candidates
+    .flatMap(({ foot, place }) =>
+      everyRide(foot.specs).map((ride) => ({ place, ride, aids: workAids(foot.kind, {}) })),
+    )
+    .flatMap(({ place, ride, aids }, turn): Ride[] => {
+      const foot = { ...ride, guide: coarseGuide(ride.guide) };
+      try {
+        const set = setUpOf(finish, { ...plan, foot, aids });
+        return [{ place, set, most: mostChance(set.checks, set.beliefs), turn }];
+      } catch (error) {
+        // A foot whose slot is too narrow for the needle, or for two of them.
+        if (!(error instanceof Impossible)) throw error;
+        return [];
       }
-    } catch (error) {
-      // A foot whose slot is too narrow for the needle, or for two of them.
-      if (!(error instanceof Impossible)) throw error;
-    }
+    })
+    .sort((a, b) => b.most - a.most);
+  let reached = -1;
+  let best: Ride | undefined;
+  // Of two that reach the same the one that has its turn first is taken.
+  const beats = (chance: number, { turn }: Ride) =>
+    chance > reached || (chance === reached && turn < (best?.turn ?? Infinity));
+  for (const ride of rides) {
+    if (!beats(ride.most, ride)) continue;
+    const chance = chanceOf(ride.set, known);
+    if (chance === null || !beats(chance, ride)) continue;
+    reached = chance;
+    best = ride;
   }
-  return best;
+  return best ? { reached, foot: best.place } : { reached: 'nothing clears', foot: first.place };
 }

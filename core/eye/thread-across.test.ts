@@ -3,7 +3,7 @@ import { isWithin, threadAcross } from './thread-across';
 import type { TracedHole } from './trace';
 
 const holeAt = (alongMm: number, acrossMm: number, needle = 0): TracedHole => ({
-  hole: { alongMm: 0, acrossMm: 0, counted: false, role: 'bite', needle } as TracedHole['hole'],
+  hole: { alongMm: 0, acrossMm: 0, counted: false, role: 'bite', needle },
   ...{ repeat: 0, alongMm, acrossMm, logOdds: 0, lineLogOdds: null },
   ...{ linePlain: 0, acrossSpreadMm: 0 },
 });

@@ -2,7 +2,7 @@ import { dialField, dialTravel, marginDials, type MarginDial } from '../kit/dial
 import { beliefFor, type DriftBelief } from './belief';
 import { undriftedMm } from './check';
 import { costFunction } from './cost';
-import { bySource, chanceOf, marginOf, outcomeOf } from './margin';
+import { chanceOf, marginsOf, outcomeOf } from './margin';
 import { needleMayGo } from '../stitch/clearance';
 import { dialSpace, type MarginSettings, type SetUp } from './set-up';
 import { tieWithin } from './solve';
@@ -97,7 +97,7 @@ export function predict(
   checkName: string,
   stitches: number,
 ): Prediction {
-  const margins = [...bySource(set.checks).values()].map((checks) => marginOf(checks, dials));
+  const margins = marginsOf(set.checks, dials);
   const ok = chanceOf(margins, set.beliefs);
   const check = set.checks.find(({ name }) => name === checkName);
   if (!check) throw new RangeError(`No check is called “${checkName}”.`);

@@ -49,6 +49,12 @@ export function marginOf(checks: readonly Check[], dials: Omit<DialSettings, 'le
   return { source, fromMm, toMm, leftFault, rightFault, leftEnd, rightEnd };
 }
 
+/** The margin of each source that checks have, in the order the finish lists them. */
+export const marginsOf = (
+  checks: readonly Check[],
+  dials: Omit<DialSettings, 'lengthMm'>,
+): Margin[] => Array.from(bySource(checks).values(), (group) => marginOf(group, dials));
+
 /** The chance that a stitch is sound: sources are independent, so theirs multiply. */
 export function chanceOf(margins: readonly Margin[], beliefs: Beliefs): number {
   return margins.reduce((product, margin) => {

@@ -43,22 +43,24 @@ export function tabulatePredictive(
     const cdf = Float64Array.from({ length: 2 * farthest + 1 }, (_, i) =>
       hand.leftOf((i - farthest) * stepMm),
     );
-    const total = rowWeights.reduce((sum, weight) => sum + weight, 0);
+    // Of hands so far to the left that all of their drifts lie left of a place, the sum will do.
+    const upTo = new Float64Array(count + 1);
+    for (let i = 0; i < count; i++) upTo[i + 1] = upTo[i]! + rowWeights[i]!;
+    const total = upTo[count]!;
     // Left of all these hands nothing has happened yet; right of them, everything.
     const from = Math.max(0, reach + firstShift + first - farthest);
     const to = Math.min(leftOf.length, reach + firstShift + last + farthest + 1);
     for (let place = from; place < to; place++) {
-      let sum = 0;
-      for (let i = first; i <= last; i++) {
-        const offset = place - reach - (firstShift + i);
-        if (offset < -farthest) break;
-        sum += (rowWeights[i] ?? 0) * (offset > farthest ? 1 : (cdf[offset + farthest] ?? 1));
+      const here = place - reach - firstShift;
+      const near = Math.max(first, here - farthest);
+      const far = Math.min(last, here + farthest);
+      let sum = near > first ? upTo[near]! : 0;
+      for (let i = near, at = here - near + farthest; i <= far; i++, at--) {
+        sum += rowWeights[i]! * cdf[at]!;
       }
-      leftOf[place] = (leftOf[place] ?? 0) + sum;
+      leftOf[place] = leftOf[place]! + sum;
     }
-    for (let place = to; place < leftOf.length; place++) {
-      leftOf[place] = (leftOf[place] ?? 0) + total;
-    }
+    for (let place = to; place < leftOf.length; place++) leftOf[place] = leftOf[place]! + total;
   });
   return { fromMm: -reach * stepMm, stepMm, leftOf: Array.from(leftOf) };
 }

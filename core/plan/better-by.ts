@@ -3,9 +3,8 @@ import { foldFields, takesField } from '../finish/fold-request';
 import type { SewingPlan } from '../finish/sewing-plan';
 import { Impossible, refusal, type Issue } from '../impossible';
 import { everyReference, type Foot, type IntervalMm } from '../kit/foot';
+import { bestChance } from '../margin/best-chance';
 import { leastChance } from '../margin/least-chance';
-import { solve } from '../margin/solve';
-import { judge } from './judge';
 import { setUpOf } from './set-up-of';
 
 /** One change of a set-up, in words. */
@@ -18,10 +17,9 @@ interface Change {
 }
 
 /** The best chance a plan reaches; 0 where it can't be sewn at all. */
-export function bestChance(finish: Finish, plan: SewingPlan): number {
+export function chanceOfPlan(finish: Finish, plan: SewingPlan): number {
   try {
-    const set = setUpOf(finish, plan);
-    return judge(set, { ...solve(set), lengthMm: 2 }).chance;
+    return bestChance(setUpOf(finish, plan));
   } catch (error) {
     if (error instanceof Impossible) return 0;
     throw error;
@@ -136,8 +134,13 @@ export function hopelessIssue(finish: Finish, plan: SewingPlan, chance: number):
     ...slotChanges(plan),
     ...foldChanges(finish, plan),
   ];
-  const worth = (least: number) =>
-    tried.find((it) => bestChance(finish, it.plan) >= Math.max(leastChance, least));
+  const known = new Map<Change, number>();
+  const chanceOf = (it: Change): number => {
+    const chanceNow = known.get(it) ?? chanceOfPlan(finish, it.plan);
+    known.set(it, chanceNow);
+    return chanceNow;
+  };
+  const worth = (least: number) => tried.find((it) => chanceOf(it) >= Math.max(leastChance, least));
   const change = worthwhile.reduce<Change | undefined>(
     (found, least) => found ?? worth(least),
     undefined,

@@ -3,14 +3,7 @@ import type { SewingPlan } from '../finish/sewing-plan';
 import type { DialSettings } from '../kit/dial-steps';
 import { beliefFor } from '../margin/belief';
 import { undriftedMm, type Check } from '../margin/check';
-import {
-  bySource,
-  chanceOf,
-  marginOf,
-  outcomeOf,
-  type CheckOutcome,
-  type Margin,
-} from '../margin/margin';
+import { chanceOf, marginsOf, outcomeOf, type CheckOutcome, type Margin } from '../margin/margin';
 import type { SetUp } from '../margin/set-up';
 import { clearanceOf, hasStraightPlate, withinSwing, type Clearance } from '../stitch/clearance';
 import { countedHoles } from '../stitch/counted-holes';
@@ -41,7 +34,7 @@ const hopeless = 1e-6;
  * @param dials may stand where the machine cannot go; the judgement then says so
  */
 export function judge(set: SetUp, dials: DialSettings): Judgement {
-  const margins = [...bySource(set.checks).values()].map((checks) => marginOf(checks, dials));
+  const margins = marginsOf(set.checks, dials);
   const chance = chanceOf(margins, set.beliefs);
   const clearance = clearanceOf(set.stitch, dials, set.foot, set.machine, set.needleSize);
   const swings = withinSwing(set.stitch, dials, set.machine);

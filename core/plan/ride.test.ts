@@ -7,7 +7,7 @@ import { everyReference, everyRide, guidances, type FootReference } from '../kit
 import { genericFeet } from '../kit/generic-feet';
 import { tieWithin } from '../margin/solve';
 import { examplePlan } from './example.fixture';
-import { bestChance, hopelessIssue } from './better-by';
+import { chanceOfPlan, hopelessIssue } from './better-by';
 import { judge } from './judge';
 import { alongBest, alongNamed } from './ride';
 import { setUpOf } from './set-up-of';
@@ -127,11 +127,11 @@ test('a plate for straight stitches is named, where it is what is in the way', (
 test('another of the foot’s own references is named before anything is bought', () => {
   const foot = genericFeet.find(({ id }) => id === 'zigzag-7')!.specs;
   const hopeless = everyReference(foot).find(
-    (led) => bestChance(overcast, { ...zigzag, foot: led }) < 0.01,
+    (led) => chanceOfPlan(overcast, { ...zigzag, foot: led }) < 0.01,
   );
   expect(hopeless).toBeDefined();
   const issue = hopelessIssue(overcast, { ...zigzag, foot: hopeless! }, 0);
   expect(issue).toMatchObject({ code: 'other-reference' });
   const better = alongNamed(foot, String(issue.values?.['reference']))!;
-  expect(bestChance(overcast, { ...zigzag, foot: better })).toBeGreaterThan(0.1);
+  expect(chanceOfPlan(overcast, { ...zigzag, foot: better })).toBeGreaterThan(0.1);
 });

@@ -1,7 +1,7 @@
 import type { DialSettings } from '../kit/dial-steps';
 import { beliefFor } from '../margin/belief';
 import { allowedDrift, undriftedMm, type DriftSource, type Fault } from '../margin/check';
-import { bySource, chanceOf, marginOf, type Margin } from '../margin/margin';
+import { chanceOf, marginsOf, type Margin } from '../margin/margin';
 import type { SetUp } from '../margin/set-up';
 import { countedHoles } from '../stitch/counted-holes';
 import { needlePath, type Hole } from '../stitch/needle-path';
@@ -166,7 +166,7 @@ function sewn(
   repeats: number,
   driftOf: (margin: Margin, stitch: number) => number,
 ): Swatch {
-  const margins = [...bySource(set.checks).values()].map((checks) => marginOf(checks, dials));
+  const margins = marginsOf(set.checks, dials);
   const repeatMm = repeatLengthMm(set.stitch, dials.lengthMm, set.machine);
   const pitch = repeatMm / repeatOf(set.stitch).stitches;
   const vs = countedHoles(set.stitch).map(({ v }) => v);
