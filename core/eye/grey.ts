@@ -10,22 +10,35 @@ export interface ScaledImage extends GreyImage {
   readonly pxPerMm: number;
 }
 
-/**
- * The grey of a picture as browsers and decoders give it: red, green, blue and opacity, a byte each.
- * Weights of Rec. 709; what is transparent lies on white.
- *
- * @param rgba four bytes a pixel, rows from the top
- */
-export function greyOf(rgba: Uint8Array | Uint8ClampedArray, width: number): GreyImage {
-  const count = Math.floor(rgba.length / 4);
-  const grey = new Uint8Array(count);
-  for (let i = 0, at = 0; i < count; i++, at += 4) {
-    const light = 0.2126 * rgba[at]! + 0.7152 * rgba[at + 1]! + 0.0722 * rgba[at + 2]!;
-    const opacity = rgba[at + 3]! / 255;
-    grey[i] = light * opacity + 255 * (1 - opacity) + 0.5;
-  }
-  return { width, height: Math.floor(count / width), grey };
+/** A picture in colours, rows from the top: red, green and blue, then perhaps opacity, a byte each. */
+export interface ColourImage {
+  readonly width: number;
+  readonly height: number;
+  readonly bytes: Uint8Array | Uint8ClampedArray;
+  readonly perPixel: 3 | 4;
 }
+
+/** A grey picture with the colours it was made from, where there are any. */
+export interface Picture extends GreyImage {
+  readonly colours: ColourImage | null;
+}
+
+/**
+ * How light a picture is in greys, as browsers and decoders give it in colours. Weights of Rec. 709, in
+ * 65,536ths; what is transparent lies on white.
+ */
+export function greyOf({ width, height, bytes, perPixel }: ColourImage): GreyImage {
+  const grey = new Uint8Array(width * height);
+  for (let i = 0, at = 0; i < grey.length; i++, at += perPixel) {
+    const light = (13_933 * bytes[at]! + 46_871 * bytes[at + 1]! + 4732 * bytes[at + 2]!) / 65_536;
+    const opacity = perPixel === 4 ? bytes[at + 3]! : 255;
+    grey[i] = opacity === 255 ? light + 0.5 : (light * opacity) / 255 + 255 - opacity + 0.5;
+  }
+  return { width, height, grey };
+}
+
+/** A picture in colours, with its greys. */
+export const pictureOf = (colours: ColourImage): Picture => ({ ...greyOf(colours), colours });
 
 /** The mean of the squares of a picture that a pixel of a smaller one covers. @param times 2 halves it */
 export function shrunk({ width, height, grey }: GreyImage, times: number): GreyImage {

@@ -8,7 +8,7 @@ import { homographyOf, mapped, type Place } from './homography';
 import { locateCard } from './locate';
 import { fieldsOf, mirrored } from './marks';
 import { isPrintedSmall } from './paper-size';
-import { rectified } from './rectify';
+import { greysOf, rectified } from './rectify';
 
 const card = scrapCard('a4');
 const size = { width: 1200, height: 900 };
@@ -29,7 +29,7 @@ const why = (picture: GreyImage): string => {
 
 test('grey is what the eye makes of colours, on white where nothing is', () => {
   const rgba = Uint8Array.from([255, 255, 255, 255, 0, 255, 0, 255, 0, 0, 255, 255, 9, 9, 9, 0]);
-  const { width, height, grey } = greyOf(rgba, 2);
+  const { width, height, grey } = greyOf({ width: 2, height: 2, bytes: rgba, perPixel: 4 });
   expect([width, height, ...grey]).toEqual([2, 2, 255, 182, 18, 255]);
 });
 
@@ -127,7 +127,7 @@ describe('the card', () => {
     const bars: Printed = ([x]) => (Math.floor((x - card.window.xMm) * 2) % 2 === 0 ? 0.2 : 0.9);
     const { picture } = pictureOf(card, printedCard(card, bars), seen({ noise: 5, tilt: 0.35 }));
     const { toPicture } = locateCard(picture);
-    const flat = rectified(picture, toPicture, card.window, 10)!;
+    const flat = rectified(greysOf(picture), toPicture, card.window, 10)!;
     expect([flat.width, flat.height]).toEqual([1000, 600]);
     for (const row of [30, 300, 570]) {
       const dark: number[] = [];
@@ -143,7 +143,7 @@ describe('the card', () => {
     const { picture } = pictureOf(card, printedCard(card), seen());
     const { toPicture } = locateCard(picture);
     let rows = 0;
-    expect(rectified(picture, toPicture, card.window, 10, () => ++rows < 5)).toBeNull();
+    expect(rectified(greysOf(picture), toPicture, card.window, 10, () => ++rows < 5)).toBeNull();
     expect(rows).toBe(5);
   });
 });

@@ -1,6 +1,6 @@
 import type { GreyImage } from './grey';
 import type { Place } from './homography';
-import { greyAt } from './rectify';
+import { greysOf } from './rectify';
 import { middleOf } from './middle';
 
 /** A line: all places for which nx·x + ny·y = d. */
@@ -61,10 +61,11 @@ function borderAlong(
   const [nx, ny] = [(y1 - y0) / long, -(x1 - x0) / long];
   // Far enough to see black and white beyond what is blurred, not so far as the first field.
   const reach = Math.min(withinPx + long * 0.06, long * 0.1 + withinPx);
+  const shown = greysOf(picture);
   const profiles = Array.from({ length: looks }, (_, i) => {
     const share = 0.1 + (0.8 * (i + 0.5)) / looks;
     const [x, y] = [x0 + (x1 - x0) * share, y0 + (y1 - y0) * share];
-    const at = (out: number) => greyAt(picture, [x + nx * out - 0.5, y + ny * out - 0.5]);
+    const at = (out: number) => shown(x + nx * out - 0.5, y + ny * out - 0.5);
     return { x, y, at };
   });
   const black = middleOf(profiles.map(({ at }) => at(-reach)));

@@ -7,11 +7,12 @@ import type { MeasuredScrap, MeasuredStitch } from './measured-scrap';
 import { inWindow } from './on-seam';
 import { findPricks } from './pricks';
 
-/** Measures the pricks of hidden bites along the row they come out on. */
+/** Measures the pricks of hidden bites along the row they come out on. @param plain how plain it is */
 export function measurePricks(
   { seen, judged }: Expected,
   standing: Field,
   seam: FoundSeam,
+  plain: number,
 ): MeasuredScrap {
   const pricks = findPricks(standing, seen, seam);
   const stitches = pricks.map(({ alongMm, acrossMm, shows, shownMm, spreadMm }): MeasuredStitch => {
@@ -45,6 +46,7 @@ export function measurePricks(
     lengthMm: apart.mean > 0 ? apart : { mean: seam.repeatMm / seen.stitches, sd: 0 },
     widthMm: null,
     reference: null,
+    plain,
     sure: atMostOneWrong(stitches.map(({ sure }) => sure)),
   };
 }

@@ -26,6 +26,7 @@ const coarsePxPerMm = 4;
  *
  * @param window the card’s window laid flat, 8 px a mm or more
  * @param onShare progress, 0 to 1; false stops
+ * @param thread the same window where its thread is to be seen, if not in how light it is
  * @returns null where it was stopped
  * @throws Impossible where no stitch is told from the cloth
  */
@@ -33,21 +34,22 @@ export function measureScrap(
   window: ScaledImage,
   expected: Expected,
   onShare: (share: number) => boolean = () => true,
+  thread: ScaledImage = window,
 ): MeasuredScrap | null {
   const times = Math.max(1, Math.floor(window.pxPerMm / finePxPerMm));
   const coarseTimes = Math.max(1, Math.floor(window.pxPerMm / coarsePxPerMm));
   if (swingsAtRawEdge(expected.seen)) {
     const scale = { fine: times, coarse: coarseTimes, leastScore };
-    return measureOverEdge(window, expected, scale, onShare);
+    return measureOverEdge(thread, expected, scale, onShare);
   }
-  const flat = flattened(window);
+  const flat = flattened(thread);
   const standing = standingOut(flat);
   if (!onShare(0.15)) return null;
   const fine = coarser(standing, times);
   if (expected.seen.kind === 'pricks') {
     const row = prickRow(coarser(flat, times), expected.seen);
     if (!row || row.score < leastPrickScore) refuse('no-prick');
-    const measured = measurePricks(expected, fine, row);
+    const measured = measurePricks(expected, fine, row, row.score / leastPrickScore);
     return onShare(1) ? measured : null;
   }
   const coarse = coarser(standing, coarseTimes);

@@ -31,6 +31,8 @@ export interface MeasuredScrap {
   readonly widthMm: number | null;
   /** The line it was measured from, as two places in the window. */
   readonly reference: readonly (readonly [number, number])[] | null;
+  /** How plainly its thread stands out: so many times what it must at least, 1 or more. */
+  readonly plain: number;
   /** How sure it is that the counts are right to within one, 0 … 1. */
   readonly sure: number;
 }

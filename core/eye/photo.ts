@@ -1,11 +1,13 @@
 import type { PageSize } from '../fold/gauge';
+import { byColour, isPlain, tried } from './by-colour';
 import type { ScrapCard } from './card';
 import type { Expected } from './expected';
-import type { GreyImage, ScaledImage } from './grey';
+import { Impossible } from '../impossible';
+import type { Picture, ScaledImage } from './grey';
 import { locateCard } from './locate';
 import { measureScrap } from './measure';
 import type { MeasuredScrap } from './measured-scrap';
-import { rectified } from './rectify';
+import { greysOf, rectified } from './rectify';
 
 /** A photo of a scrap on its card, measured. */
 export interface MeasuredPhoto {
@@ -13,7 +15,7 @@ export interface MeasuredPhoto {
   readonly pxPerMm: number;
   readonly tiltDegrees: number;
   readonly card: ScrapCard;
-  /** The window as it would lie flat under the eye. */
+  /** The window as it would lie flat under the eye, in what its thread was told by. */
   readonly window: ScaledImage;
   readonly measured: MeasuredScrap;
 }
@@ -21,17 +23,19 @@ export interface MeasuredPhoto {
 /** The window is laid flat so fine, px a mm: no finer than a thread needs, no coarser than is told. */
 const [leastPxPerMm, mostPxPerMm] = [8, 20];
 /** What the parts take of the whole. */
-const [locatedShare, flatShare] = [0.3, 0.4];
+const [locatedShare, flatShare, greyShare] = [0.3, 0.4, 0.8];
 
 /**
- * Finds the card in a photo, lays its window flat and measures what lies in it.
+ * Finds the card in a photo, lays its window flat and measures what lies in it. What is hardly told by
+ * how light it is is looked for by its colour: thread and cloth that are as light as each other may
+ * differ in nothing else. What a seam was led along is a matter of light and shadow in either case.
  *
  * @param onShare progress, 0 to 1; false stops
  * @returns null where it was stopped
  * @throws Impossible that says what is wrong with the picture and what to do
  */
 export function measurePhoto(
-  picture: GreyImage,
+  picture: Picture,
   expected: Expected,
   page: PageSize = 'a4',
   onShare: (share: number) => boolean = () => true,
@@ -40,12 +44,26 @@ export function measurePhoto(
   const { card, toPicture, pxPerMm, tiltDegrees } = locateCard(picture, page);
   if (!onShare(locatedShare)) return null;
   const fine = Math.min(mostPxPerMm, Math.max(leastPxPerMm, pxPerMm));
-  const window = rectified(picture, toPicture, card.window, fine, (share) =>
+  const window = rectified(greysOf(picture), toPicture, card.window, fine, (share) =>
     onShare(locatedShare + (flatShare - locatedShare) * share),
   );
   if (!window) return null;
-  const measured = measureScrap(window, expected, (share) =>
-    onShare(flatShare + (1 - flatShare) * share),
+  const { colours } = picture;
+  const partOf = (from: number, to: number) => (share: number) =>
+    onShare(from + (to - from) * share);
+  const inGrey = tried(window, () =>
+    measureScrap(window, expected, partOf(flatShare, colours ? greyShare : 1)),
   );
-  return measured && { pxPerMm, tiltDegrees, card, window, measured };
+  const best =
+    colours && inGrey && !isPlain(inGrey)
+      ? byColour(picture, inGrey, {
+          flat: (shown, at) => rectified(shown, toPicture, card.window, at)!,
+          measure: (thread, told) => measureScrap(window, expected, told, thread),
+          pxPerMm: fine,
+          onShare: partOf(greyShare, 1),
+        })
+      : inGrey;
+  if (best === null || !onShare(1)) return null;
+  if (best instanceof Impossible) throw best;
+  return { pxPerMm, tiltDegrees, card, ...best };
 }

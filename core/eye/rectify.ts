@@ -1,5 +1,6 @@
-import type { GreyImage, ScaledImage } from './grey';
-import { mapped, type Homography, type Place } from './homography';
+import type { ColourImage, GreyImage, ScaledImage } from './grey';
+import type { Filter } from './filter';
+import type { Homography } from './homography';
 
 // Asked for at every pixel.
 const { floor, max, min, round } = Math;
@@ -12,26 +13,52 @@ export interface RectMm {
   readonly heightMm: number;
 }
 
-/** The grey between pixels, by the four around a place; the border goes on beyond itself. */
-export function greyAt({ width, height, grey }: GreyImage, [x, y]: Place): number {
-  const left = min(width - 1, max(0, floor(x)));
-  const top = min(height - 1, max(0, floor(y)));
-  const [right, low] = [min(width - 1, left + 1), min(height - 1, top + 1)];
-  const [fx, fy] = [min(1, max(0, x - left)), min(1, max(0, y - top))];
-  const upper = grey[top * width + left]! * (1 - fx) + grey[top * width + right]! * fx;
-  const lower = grey[low * width + left]! * (1 - fx) + grey[low * width + right]! * fx;
-  return upper * (1 - fy) + lower * fy;
+/** What a picture shows at a place in px, between the four pixels around it. */
+export type ShownAt = (x: number, y: number) => number;
+
+/**
+ * Looks at every pixel’s own numbers between the four around a place; the border goes on beyond itself.
+ *
+ * @param of what a pixel is looked at for, by its place in the list of pixels
+ */
+function between(width: number, height: number, of: (pixel: number) => number): ShownAt {
+  return (x, y) => {
+    const left = min(width - 1, max(0, floor(x)));
+    const top = min(height - 1, max(0, floor(y)));
+    const right = min(width - 1, left + 1);
+    const fx = min(1, max(0, x - left));
+    const fy = min(1, max(0, y - top));
+    const low = min(height - 1, top + 1) * width;
+    const upper = of(top * width + left) * (1 - fx) + of(top * width + right) * fx;
+    const lower = of(low + left) * (1 - fx) + of(low + right) * fx;
+    return upper * (1 - fy) + lower * fy;
+  };
+}
+
+/** A picture’s greys. */
+export const greysOf = ({ width, height, grey }: GreyImage): ShownAt =>
+  between(width, height, (pixel) => grey[pixel]!);
+
+/** What a picture shows through a filter of its colours. */
+export function filtered({ width, height, bytes, perPixel }: ColourImage, filter: Filter): ShownAt {
+  const { red, green, blue, at: middle } = filter;
+  return between(width, height, (pixel) => {
+    const at = pixel * perPixel;
+    const light = red * bytes[at]! + green * bytes[at + 1]! + blue * bytes[at + 2]! + middle;
+    return min(255, max(0, light));
+  });
 }
 
 /**
  * A rectangle of the card as it would lie flat under the eye.
  *
+ * @param shown what the picture shows, in greys or through a filter
  * @param toPicture takes mm of the card to px of the picture
  * @param onRow called after every row, for progress; false stops
  * @returns null where it was stopped
  */
 export function rectified(
-  picture: GreyImage,
+  shown: ShownAt,
   toPicture: Homography,
   { xMm, yMm, widthMm, heightMm }: RectMm,
   pxPerMm: number,
@@ -39,12 +66,17 @@ export function rectified(
 ): ScaledImage | null {
   const [width, height] = [round(widthMm * pxPerMm), round(heightMm * pxPerMm)];
   const grey = new Uint8Array(width * height);
+  const [h0, h1, h2, h3, h4, h5, h6, h7, h8] = toPicture as number[] & { length: 9 };
   for (let row = 0; row < height; row++) {
     const y = yMm + (row + 0.5) / pxPerMm;
     for (let column = 0; column < width; column++) {
-      const [px, py] = mapped(toPicture, [xMm + (column + 0.5) / pxPerMm, y]);
+      const x = xMm + (column + 0.5) / pxPerMm;
+      // As `mapped` has it, which would make a place of its own for each of a million pixels.
+      const far = h6! * x + h7! * y + h8!;
+      const px = (h0! * x + h1! * y + h2!) / far;
+      const py = (h3! * x + h4! * y + h5!) / far;
       // A pixel’s grey is that of its middle.
-      grey[row * width + column] = greyAt(picture, [px - 0.5, py - 0.5]) + 0.5;
+      grey[row * width + column] = shown(px - 0.5, py - 0.5) + 0.5;
     }
     if (!onRow((row + 1) / height)) return null;
   }

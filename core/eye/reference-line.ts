@@ -31,6 +31,9 @@ const slopes = Array.from({ length: 33 }, (_, i) => (i - 16) * 0.0025);
 /** Nearer to the thread than this, it is the thread that is seen, mm. */
 export const threadMm = 0.35;
 
+/** So far from its middle a thread ends, with what a lens makes of it, mm. */
+const bareThreadMm = 0.25;
+
 /** What kind of line is looked for. */
 export interface LookedFor {
   /** It may be one drawn on the cloth or a ridge, with two sides alike. */
@@ -73,12 +76,16 @@ export function referenceLine(
   // What every place shows of a step and of a line; the thread shows nothing.
   const [step, line] = [new Float32Array(tall * columns), new Float32Array(tall * columns)];
   const threadAt = threadAcross(thread, besideThreadMm);
+  const bareAt = threadAcross(thread, bareThreadMm);
   for (let column = 0; column < columns; column++) {
     const along = first + (column + 0.5) * alongStepMm;
     const covered = threadAt(along);
+    const bare = bareAt(along);
     for (let row = 0; row < tall; row++) {
       const across = from + (row - slack) * acrossStepMm;
       if (isWithin(covered, across)) continue;
+      // Nor is what it is compared with to be thread.
+      if (isWithin(bare, across - sideMm) || isWithin(bare, across + sideMm)) continue;
       const at = column * tall + row;
       let sum = 0;
       for (const beside of [0.25, 0.6, 1]) {
@@ -90,7 +97,7 @@ export function referenceLine(
         (look(along, across + besideLineMm) + look(along, across - besideLineMm)) / 2;
     }
   }
-  let best: ReferenceLine | null = null;
+  const found: ReferenceLine[] = [];
   for (const values of [step, line]) {
     const most = 12 * typical(values);
     for (let i = 0; i < values.length; i++) {
@@ -129,14 +136,20 @@ export function referenceLine(
         const plain = Math.min(plainEnough, score);
         const plainer = Math.log(score / plain);
         const total = (plain * plain) / 2 + plainEnough * plainer - (far * far) / 2;
-        if (!best || total > best.total) {
-          best = { acrossMm, slope, score, total, spreadMm: max(0.03, 0.3 / score) };
-        }
+        if (score < leastScore) continue;
+        found.push({ acrossMm, slope, score, total, spreadMm: max(0.03, 0.3 / score) });
       }
     }
   }
-  if (!best || !(best.score >= leastScore)) return null;
+  const best = found.reduce<ReferenceLine | null>(
+    (most, one) => (one.total > (most?.total ?? -Infinity) ? one : most),
+    null,
+  );
+  if (!best) return null;
   const { score, spreadMm, total } = best;
+  // A stripe of the print may be as likely: which of them it is nobody can tell.
+  const isAnother = ({ acrossMm }: ReferenceLine) => abs(acrossMm - best.acrossMm) > apartMm;
+  if (found.some((one) => one.total > total - leastAhead && isAnother(one))) return null;
   return { ...nearer(look, threadAt, best, [first, last], mayBeDrawn), score, spreadMm, total };
 }
 
@@ -209,8 +222,15 @@ function peak(values: Float32Array, at: number): number {
   return bend === 0 ? at : at + (a - c) / (2 * bend);
 }
 
-/** A line that stands out less is not told from what else is there. */
-const leastScore = 4;
+/**
+ * A line that stands out less is not told from what else is there: without one, weave and thread give
+ * up to 9; with a fold whose shadow is hardly seen it is 12 or more.
+ */
+const leastScore = 10;
+/** Lines so far from each other are two, mm. */
+const apartMm = 0.6;
+/** The likeliest is likelier than any other by so much, in log; else it is a guess. */
+const leastAhead = 3;
 
 /** How far values spread, those left out that nothing was looked at for. */
 const typical = (values: Float32Array): number => spreadOf(values.filter((value) => value !== 0));

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { within } from '../../contract/number';
 import { expectedOn } from '../../core/eye/expected';
+import { pictureOf, type ColourImage } from '../../core/eye/grey';
 import { measurePhoto } from '../../core/eye/photo';
 import { pageSizesMm, type PageSize } from '../../core/fold/gauge';
 import { Impossible } from '../../core/impossible';
@@ -35,10 +36,10 @@ export const scrapQuery = z.strictObject({
   page: z.enum(pageSizes, { error: `A page is ${pageSizes.join(' or ')}.` }).default('a4'),
 });
 
-/** A photo’s greys, and what is said of it. */
+/** A photo’s red, green and blue, and what is said of it. */
 export interface ScrapAsked {
   readonly query: unknown;
-  readonly picture: { readonly width: number; readonly height: number; readonly grey: Uint8Array };
+  readonly picture: Omit<ColourImage, 'perPixel'>;
 }
 
 /** The answer of `/api/compute/scrap`. @throws Impossible, or Refusal for what is asked */
@@ -54,7 +55,7 @@ export function scrapAnswer({ query, picture }: ScrapAsked) {
     widthMm: asked.widthMm ?? start.widthMm,
   };
   const expected = expectedOn(asked.face, finish, plan, set, dials);
-  const photo = measurePhoto(picture, expected, asked.page);
+  const photo = measurePhoto(pictureOf({ ...picture, perPixel: 3 }), expected, asked.page);
   // Nobody stops it here; the thread is ended instead.
   if (!photo) throw new Impossible([]);
   const { measured, pxPerMm, tiltDegrees, card } = photo;

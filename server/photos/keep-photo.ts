@@ -86,8 +86,8 @@ export async function shrunkPhoto(bytes: Buffer, path = 'photo'): Promise<KeptPh
   };
 }
 
-/** A picture’s greys, upright, rows from the top. */
-export interface GreyPhoto {
+/** A picture’s red, green and blue, a byte each, upright, rows from the top. */
+export interface ColourPhoto {
   readonly bytes: Buffer;
   readonly widthPx: number;
   readonly heightPx: number;
@@ -97,11 +97,11 @@ export interface GreyPhoto {
 const longestMeasuredPx = 4500;
 
 /**
- * A picture as it is measured: upright, in greys.
+ * A picture as it is measured: upright, in its colours.
  *
  * @throws Refusal 400 when the bytes are no picture, a torn one, or one too large to unpack
  */
-export async function greyPhoto(bytes: Buffer, path = 'picture'): Promise<GreyPhoto> {
+export async function colourPhoto(bytes: Buffer, path = 'picture'): Promise<ColourPhoto> {
   await sizeOf(bytes, path);
   const { data, info } = await unpacked(path, () =>
     sharp(bytes, { limitInputPixels: mostPixels, failOn: 'error', sequentialRead: true })
@@ -111,7 +111,8 @@ export async function greyPhoto(bytes: Buffer, path = 'picture'): Promise<GreyPh
         ...{ width: longestMeasuredPx, height: longestMeasuredPx },
         ...{ fit: 'inside', withoutEnlargement: true },
       })
-      .toColourspace('b-w')
+      .toColourspace('srgb')
+      .removeAlpha()
       .raw()
       .toBuffer({ resolveWithObject: true }),
   );

@@ -3,10 +3,10 @@ import { readFileSync } from 'node:fs';
 import { FairQueue } from '../work/fair-queue';
 import { soon } from '../work/soon';
 import { heard, type Told } from '../work/told-refusal';
-import { greyPhoto, noPicture, sentPhoto, shrunkPhoto } from './keep-photo';
+import { colourPhoto, noPicture, sentPhoto, shrunkPhoto } from './keep-photo';
 
 /** What is done with a picture. */
-export const pictureWork = { shrunk: shrunkPhoto, sent: sentPhoto, grey: greyPhoto };
+export const pictureWork = { shrunk: shrunkPhoto, sent: sentPhoto, colours: colourPhoto };
 export type PictureWork = keyof typeof pictureWork;
 /** What comes of it. */
 export type Pictured<W extends PictureWork> = Awaited<ReturnType<(typeof pictureWork)[W]>>;

@@ -19,8 +19,8 @@ export function scrapRoutes(compute: Compute, pictures: Pictures): Router {
         throw new Refusal(400, 'no-body', 'Send the bytes of a picture.');
       }
       const client = clientOf(request);
-      const grey = await pictures.run('grey', bytes, 'picture', client);
-      const picture = { width: grey.widthPx, height: grey.heightPx, grey: grey.bytes };
+      const photo = await pictures.run('colours', bytes, 'picture', client);
+      const picture = { width: photo.widthPx, height: photo.heightPx, bytes: photo.bytes };
       const asked = { query: { ...request.query }, picture };
       response.json(await compute.inner('scrap', asked, { client, gone }));
     },

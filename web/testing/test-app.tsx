@@ -4,31 +4,10 @@ import { App } from '../frame/app';
 import { queryClient } from '../ground/query-client';
 import { writer } from '../ground/records';
 import { router } from '../frame/router';
+import { fillIn } from './fill-in';
 
 // A machine that is busy with something else takes its time; a test that is well never waits so long.
 jest.setTimeout(120_000);
-
-/** How large every element is here, where nothing is laid out, px: room enough for any picture. */
-const roomPx = { x: 0, y: 0, left: 0, top: 0, width: 900, height: 460, right: 900, bottom: 460 };
-
-/** What a browser has and jsdom has not, as far as the app asks for it. */
-function fillIn(): void {
-  const still = { observe() {}, unobserve() {}, disconnect() {} };
-  const page = globalThis as unknown as Record<string, unknown>;
-  page['ResizeObserver'] = function ResizeObserver() {
-    return still;
-  };
-  page['matchMedia'] = () => ({ matches: false, addEventListener() {}, removeEventListener() {} });
-  Element.prototype.getBoundingClientRect = () => ({ ...roomPx, toJSON: () => roomPx });
-  for (const [name, px] of [
-    ['offsetWidth', roomPx.width],
-    ['offsetHeight', roomPx.height],
-  ] as const) {
-    Object.defineProperty(HTMLElement.prototype, name, { configurable: true, get: () => px });
-  }
-  Element.prototype.scrollIntoView = () => undefined;
-  Element.prototype.hasPointerCapture = () => false;
-}
 
 /** A server that runs already, and the snapshot of it as the demo was filled in. */
 interface Ready {

@@ -1,6 +1,6 @@
 import { expectedOn } from '../../core/eye/expected';
 import type { Face } from '../../core/eye/seen-on';
-import { greyOf } from '../../core/eye/grey';
+import { pictureOf } from '../../core/eye/grey';
 import { measurePhoto, type MeasuredPhoto } from '../../core/eye/photo';
 import { finishById } from '../../core/finish/catalogue';
 import type { SewingPlan } from '../../core/finish/sewing-plan';
@@ -55,7 +55,9 @@ export const eyeTasks = {
         const message = 'This is no picture that can be read; take a JPEG, PNG or WebP.';
         return { ok: false, issues: [{ path: 'picture', message }] };
       }
-      const photo = measurePhoto(greyOf(pixels.data, pixels.width), expected, 'a4', (share) => {
+      const { data: bytes, width, height } = pixels;
+      const picture = pictureOf({ width, height, bytes, perPixel: 4 });
+      const photo = measurePhoto(picture, expected, 'a4', (share) => {
         onShare(share);
         return true;
       });

@@ -1,0 +1,96 @@
+import fc from 'fast-check';
+import { drawThread, noisy, seamIn, zigzag, zigzagPlaces } from './drawn-field.fixture';
+import { referenceLine } from './reference-line';
+import type { TracedHole } from './trace';
+
+const seen = zigzag(4, 4);
+
+/** Cloth that turns lighter at a line through a field, or is darker along it, with a zigzag over it. */
+function beside(
+  at: { acrossMm: number; slope: number },
+  { step = 0.3, line = 0, noise = 0.03, light = 0.9 } = {},
+) {
+  const field = noisy(60, 20, { noise });
+  const { width, height, pxPerMm, values } = field;
+  const seam = seamIn(field);
+  for (let y = 0; y < height; y++) {
+    for (let x = 0; x < width; x++) {
+      const along = x / pxPerMm - seam.middleMm[0];
+      const off = y / pxPerMm - seam.middleMm[1] - at.acrossMm - at.slope * along;
+      // Over a pixel, as a lens has it.
+      const share = Math.min(1, Math.max(0, off * pxPerMm + 0.5));
+      const drawn = Math.max(0, 1 - Math.abs(off) / 0.25);
+      values[y * width + x]! += step * share + line * drawn;
+    }
+  }
+  const places = zigzagPlaces(seen, seam, 48);
+  drawThread(field, seam, places, { light });
+  const thread = places.map(([alongMm, acrossMm], i): TracedHole => ({
+    ...{ hole: seen.holes[i % 2]!, repeat: i >> 1, alongMm, acrossMm },
+    ...{ logOdds: 9, lineLogOdds: 9, linePlain: 1, acrossSpreadMm: 0.03 },
+  }));
+  // The first hole that lies in the field may be either.
+  const holes = thread.map((one) => ({
+    ...one,
+    hole: seen.holes.find(({ acrossMm }) => Math.abs(acrossMm - one.acrossMm) < 1e-9)!,
+  }));
+  return { field, seam, thread: holes };
+}
+
+test('a step from one cloth to another is found to a few hundredths, whatever is sewn over it', () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: -0.9, max: 0.9, noNaN: true }),
+      fc.double({ min: -0.02, max: 0.02, noNaN: true }),
+      fc.constantFrom(0.3, -0.2, 0.12),
+      (acrossMm, slope, step) => {
+        const { field, seam, thread } = beside({ acrossMm, slope }, { step });
+        const found = referenceLine(field, seam, thread)!;
+        for (const along of [-22, 0, 22]) {
+          const at = found.acrossMm + found.slope * along;
+          expect(Math.abs(at - acrossMm - slope * along)).toBeLessThan(0.08);
+        }
+        expect(found.score).toBeGreaterThan(4);
+      },
+    ),
+    { numRuns: 12 },
+  );
+});
+
+test('of a drawn line it is the middle, where one may be drawn', () => {
+  const { field, seam, thread } = beside({ acrossMm: 0.4, slope: 0 }, { step: 0, line: -0.4 });
+  const line = referenceLine(field, seam, thread, { mayBeDrawn: true, besideThreadMm: 0.35 })!;
+  expect(line.acrossMm).toBeCloseTo(0.4, 1);
+  // Else it is where the cloth turns the fastest, on one of its sides.
+  const side = referenceLine(field, seam, thread)!;
+  expect(Math.abs(side.acrossMm - 0.4)).toBeGreaterThan(0.08);
+});
+
+test.each([0.9, 0.3, -0.3])(
+  'thread is no line of the cloth: where there is none, none is told (%d)',
+  (light) => {
+    for (const noise of [0.02, 0.1]) {
+      const { field, seam, thread } = beside({ acrossMm: 0, slope: 0 }, { step: 0, noise, light });
+      expect(referenceLine(field, seam, thread)).toBeNull();
+    }
+  },
+);
+
+test('of two lines that may as well be it none is told', () => {
+  const striped = (other: number) => {
+    const { field, seam, thread } = beside({ acrossMm: 0.3, slope: 0 });
+    const { width, height, pxPerMm, values } = field;
+    for (let at = 0; at < height * width; at++) {
+      const off = Math.floor(at / width) / pxPerMm - seam.middleMm[1];
+      if (off > 1.4 && off < 2.6) values[at]! += other;
+    }
+    return referenceLine(field, seam, thread);
+  };
+  expect(striped(0.05)?.acrossMm).toBeCloseTo(0.3, 1);
+  expect(striped(0.9)).toBeNull();
+});
+
+test('nothing is told from no thread at all', () => {
+  const { field, seam } = beside({ acrossMm: 0, slope: 0 });
+  expect(() => referenceLine(field, seam, [])).not.toThrow();
+});
