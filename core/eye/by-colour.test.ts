@@ -53,7 +53,7 @@ test('thread as light as its cloth is not told in greys, and counted by its colo
   expect(Math.abs(measured.counts!.n - truth.length)).toBeLessThanOrEqual(1);
   const errors = truth.map(({ atMm: [x, y], depthMm }) => {
     const near = bites.find(({ atMm }) => Math.hypot(atMm[0] - x, atMm[1] - y) < 1);
-    return near?.depthMm == null ? Infinity : Math.abs(near.depthMm - depthMm);
+    return Math.abs((near?.depthMm ?? Infinity) - depthMm);
   });
   errors.sort((a, b) => a - b);
   expect(errors[errors.length >> 1]).toBeLessThan(0.1);

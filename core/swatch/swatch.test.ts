@@ -7,6 +7,7 @@ import { chanceOf, marginOf, bySource } from '../margin/margin';
 import { examplePlan } from '../plan/example.fixture';
 import { setUpOf } from '../plan/set-up-of';
 import { startingSetting } from '../plan/starting-setting';
+import { workedOut } from '../plan/worked.fixture';
 import { driftAt, evenDraws } from './draw';
 import { edgeWave, waveLengthMm } from './edge-wave';
 import { edgeAsideMm, loopedThreads } from './overedge';
@@ -212,4 +213,20 @@ describe('a scrap as it was counted', () => {
     const at = stitches.flatMap(({ fault }, i) => (fault ? [i] : []));
     expect(Math.max(...at) - Math.min(...at)).toBeGreaterThanOrEqual(12);
   });
+});
+
+test('of two needles on one shank the first is counted, and each stitch at its own hole', () => {
+  const hem = finishById('single-hem')!;
+  const { plan } = workedOut(hem, 'twin-needle')!;
+  const set = setUpOf(hem, plan);
+  const dials = startingSetting(hem, plan, set);
+  const [first] = hem.margin('twin-needle')!.references(plan, dials);
+  const { holes, stitches } = sewSwatch(set, dials, first, 60, 5);
+  const counted = holes.filter(({ stitch }) => stitch !== null);
+  expect(counted.map(({ stitch }) => stitch)).toEqual(stitches.map((_, i) => i));
+  for (const { needle, stitch, yMm } of counted) {
+    expect(needle).toBe(0);
+    expect(yMm).toBeCloseTo(stitches[stitch!]!.yMm, 9);
+  }
+  expect(holes.filter(({ needle }) => needle === 1)).toHaveLength(counted.length);
 });

@@ -179,11 +179,13 @@ function sewn(
     }),
   ).flat();
   const counted = countedHoles(set.stitch);
-  const perRepeat = repeatOf(set.stitch).penetrations.length;
-  const holes = needlePath(set.stitch, dials, repeats, set.machine).map((hole, i): SwatchHole => {
-    const which = counted.findIndex(
-      ({ u, v, role }) => u === hole.u && v === hole.v && role === hole.role,
-    );
+  const path = needlePath(set.stitch, dials, repeats, set.machine);
+  const perRepeat = path.length / repeats;
+  const holes = path.map((hole, i): SwatchHole => {
+    // Two needles on one shank make two holes of a stitch; it is counted at the first.
+    const which = hole.needle
+      ? -1
+      : counted.findIndex(({ u, v, role }) => u === hole.u && v === hole.v && role === hole.role);
     const stitch = which < 0 ? null : Math.floor(i / perRepeat) * counted.length + which;
     // What is gone behind the needle moves no hole: a roll is sewn where it is, full or not.
     const drift = first.onlyBefore ? 0 : driftBetween(stitches, first.source, hole.yMm);

@@ -125,7 +125,7 @@ describe('flat cloth with its marks', () => {
     // The ruler says the scale: its ticks stand a step apart.
     const ruler = picture.all('svg > g:last-of-type line').map((line) => numberOf(line, 'x1'));
     const [start, first] = [ruler[1]!, ruler[2]!];
-    const texts = picture.all('svg > g:last-of-type text').map(({ textContent }) => textContent!);
+    const texts = picture.all('svg > g:last-of-type text').map(({ textContent }) => textContent);
     const pxPerMm = (first - start) / parseFloat(texts[1]!);
     const fromRaw = folds.marks.filter(({ from }) => from === 'raw-edge');
     for (const { atMm } of fromRaw) {

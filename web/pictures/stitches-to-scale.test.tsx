@@ -1,6 +1,7 @@
 import { cleanup } from '@testing-library/react';
 import { finishById } from '../../core/finish/catalogue';
 import { everyVariant } from '../../core/finish/wishes.fixture';
+import { genericFeet } from '../../core/kit/generic-feet';
 import { normalDrift } from '../../core/margin/normal';
 import type { Margin } from '../../core/margin/margin';
 import { judge } from '../../core/plan/judge';
@@ -76,11 +77,11 @@ describe('a scrap from both faces', () => {
 });
 
 const blindHem = finishById('blind-hem')!;
-const foot = (specs = examplePlan.foot) =>
-  ({
-    ...{ id: 'foot', version: 1, name: 'Blade foot', kind: 'blade', specs },
-    ...{ soleMm: { widthMm: 24, toeMm: 14, heelMm: 16 }, channelMm: null },
-  }) as unknown as Parameters<typeof UnderFoot>[0]['foot'];
+/** A plain foot of its kind, led as the example’s is. */
+const foot = {
+  ...genericFeet.find(({ kind }) => kind === 'blind')!,
+  specs: examplePlan.foot,
+} as unknown as Parameters<typeof UnderFoot>[0]['foot'];
 
 function underFoot(dials: Partial<ReturnType<typeof startingSetting>> = {}) {
   const set = setUpOf(blindHem, examplePlan);
@@ -88,7 +89,7 @@ function underFoot(dials: Partial<ReturnType<typeof startingSetting>> = {}) {
   const judgement = judge(set, settings);
   const picture = drawn(
     <UnderFoot
-      {...{ judgement, plan: examplePlan, beliefs: set.beliefs, foot: foot() }}
+      {...{ judgement, plan: examplePlan, beliefs: set.beliefs, foot }}
       margin={blindHem.margin('flat')!}
     />,
     1000,
@@ -106,7 +107,7 @@ describe('under the foot', () => {
     const texts = picture
       .all('g[font-size="13"] text')
       .filter((text) => numberOf(text, 'x') < 520)
-      .map((text) => [parseFloat(text.textContent!.replace('−', '-')), numberOf(text, 'x')]);
+      .map((text) => [parseFloat(text.textContent.replace('−', '-')), numberOf(text, 'x')]);
     const [[mm1, px1], [mm2, px2]] = [texts[1]!, texts[2]!] as [[number, number], [number, number]];
     const pxPerMm = (px2 - px1) / (mm2 - mm1);
     const rows = new Map(picture.rows() as [string, string][]);
@@ -172,7 +173,7 @@ describe('the margin', () => {
     const picture = bar(marginOf({ fromMm, toMm }));
     const ticks = picture
       .all('g[font-size="13"] text')
-      .map((text) => [parseFloat(text.textContent!.replace('−', '-')), numberOf(text, 'x')]);
+      .map((text) => [parseFloat(text.textContent.replace('−', '-')), numberOf(text, 'x')]);
     const [[a, x1], [b, x2]] = [ticks[0]!, ticks.at(-1)!] as [[number, number], [number, number]];
     const pxPerMm = (x2 - x1) / (b - a);
     const px = (mm: number) => x1 + (mm - a) * pxPerMm;
