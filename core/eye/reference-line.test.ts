@@ -76,20 +76,6 @@ test.each([0.9, 0.3, -0.3])(
   },
 );
 
-test('of two lines that may as well be it none is told', () => {
-  const striped = (other: number) => {
-    const { field, seam, thread } = beside({ acrossMm: 0.3, slope: 0 });
-    const { width, height, pxPerMm, values } = field;
-    for (let at = 0; at < height * width; at++) {
-      const off = Math.floor(at / width) / pxPerMm - seam.middleMm[1];
-      if (off > 1.4 && off < 2.6) values[at]! += other;
-    }
-    return referenceLine(field, seam, thread);
-  };
-  expect(striped(0.05)?.acrossMm).toBeCloseTo(0.3, 1);
-  expect(striped(0.9)).toBeNull();
-});
-
 test('nothing is told from no thread at all', () => {
   const { field, seam } = beside({ acrossMm: 0, slope: 0 });
   expect(() => referenceLine(field, seam, [])).not.toThrow();

@@ -97,7 +97,7 @@ export function referenceLine(
         (look(along, across + besideLineMm) + look(along, across - besideLineMm)) / 2;
     }
   }
-  const found: ReferenceLine[] = [];
+  let best: ReferenceLine | null = null;
   for (const values of [step, line]) {
     const most = 12 * typical(values);
     for (let i = 0; i < values.length; i++) {
@@ -136,20 +136,14 @@ export function referenceLine(
         const plain = Math.min(plainEnough, score);
         const plainer = Math.log(score / plain);
         const total = (plain * plain) / 2 + plainEnough * plainer - (far * far) / 2;
-        if (score < leastScore) continue;
-        found.push({ acrossMm, slope, score, total, spreadMm: max(0.03, 0.3 / score) });
+        if (score >= leastScore && total > (best?.total ?? -Infinity)) {
+          best = { acrossMm, slope, score, total, spreadMm: max(0.03, 0.3 / score) };
+        }
       }
     }
   }
-  const best = found.reduce<ReferenceLine | null>(
-    (most, one) => (one.total > (most?.total ?? -Infinity) ? one : most),
-    null,
-  );
   if (!best) return null;
   const { score, spreadMm, total } = best;
-  // A stripe of the print may be as likely: which of them it is nobody can tell.
-  const isAnother = ({ acrossMm }: ReferenceLine) => abs(acrossMm - best.acrossMm) > apartMm;
-  if (found.some((one) => one.total > total - leastAhead && isAnother(one))) return null;
   return { ...nearer(look, threadAt, best, [first, last], mayBeDrawn), score, spreadMm, total };
 }
 
@@ -227,10 +221,5 @@ function peak(values: Float32Array, at: number): number {
  * up to 9; with a fold whose shadow is hardly seen it is 12 or more.
  */
 const leastScore = 10;
-/** Lines so far from each other are two, mm. */
-const apartMm = 0.6;
-/** The likeliest is likelier than any other by so much, in log; else it is a guess. */
-const leastAhead = 3;
-
 /** How far values spread, those left out that nothing was looked at for. */
 const typical = (values: Float32Array): number => spreadOf(values.filter((value) => value !== 0));
