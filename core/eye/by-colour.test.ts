@@ -28,7 +28,7 @@ function inColours(cloth: Colour, thread: Colour) {
   const measure = jest.fn((lit: ScaledImage, told?: (share: number) => boolean) =>
     measureScrap(grey, expected, told, lit),
   );
-  const inGrey = tried(grey, () => measureScrap(grey, expected));
+  const inGrey = tried(grey, false, () => measureScrap(grey, expected));
   const found = byColour(picture, inGrey, {
     flat: (shown, at) => rectified(shown, [pxPerMm, 0, 0, 0, pxPerMm, 0, 0, 0, 1], rect, at)!,
     ...{ measure, pxPerMm, onShare: () => true },
@@ -47,7 +47,8 @@ const red: Colour = [0.75, 0.381, 0.4];
 test('thread as light as its cloth is not told in greys, and counted by its colour', () => {
   const { inGrey, found, truth } = inColours(green, red);
   expect(inGrey).toBeInstanceOf(Impossible);
-  const { measured } = found as Tried;
+  const { measured, isByColour } = found as Tried;
+  expect(isByColour).toBe(true);
   expect(isPlain(found)).toBe(true);
   const bites = measured.stitches.filter(({ counted }) => counted);
   expect(Math.abs(measured.counts!.n - truth.length)).toBeLessThanOrEqual(1);

@@ -7,6 +7,8 @@ import { filtered, greysOf, type ShownAt } from './rectify';
 /** A window as it was measured: in greys, or through a filter. */
 export interface Tried {
   readonly window: ScaledImage;
+  /** Whether it was through a filter. */
+  readonly isByColour: boolean;
   readonly measured: MeasuredScrap;
 }
 
@@ -21,10 +23,14 @@ const plainer = 1.2;
 const mostTried = 2;
 
 /** One way of looking at a window. */
-export function tried(window: ScaledImage, work: () => MeasuredScrap | null): Outcome {
+export function tried(
+  window: ScaledImage,
+  isByColour: boolean,
+  work: () => MeasuredScrap | null,
+): Outcome {
   try {
     const measured = work();
-    return measured && { window, measured };
+    return measured && { window, isByColour, measured };
   } catch (error) {
     if (error instanceof Impossible) return error;
     throw error;
@@ -68,7 +74,7 @@ export function byColour(
   let best = inGrey;
   for (const [i, { shown }] of likely.entries()) {
     const thread = how.flat(shown, how.pxPerMm);
-    const other = tried(thread, () =>
+    const other = tried(thread, true, () =>
       how.measure(thread, (share) => how.onShare((i + share) / mostTried)),
     );
     if (other === null) return null;

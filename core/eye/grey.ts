@@ -30,9 +30,12 @@ export interface Picture extends GreyImage {
 export function greyOf({ width, height, bytes, perPixel }: ColourImage): GreyImage {
   const grey = new Uint8Array(width * height);
   for (let i = 0, at = 0; i < grey.length; i++, at += perPixel) {
-    const light = (13_933 * bytes[at]! + 46_871 * bytes[at + 1]! + 4732 * bytes[at + 2]!) / 65_536;
-    const opacity = perPixel === 4 ? bytes[at + 3]! : 255;
-    grey[i] = opacity === 255 ? light + 0.5 : (light * opacity) / 255 + 255 - opacity + 0.5;
+    // Whole numbers, rounded: of a phone’s picture there are twelve million.
+    const light = 13_933 * bytes[at]! + 46_871 * bytes[at + 1]! + 4732 * bytes[at + 2]!;
+    grey[i] = (light + 32_768) >> 16;
+    if (perPixel === 3 || bytes[at + 3] === 255) continue;
+    const opacity = bytes[at + 3]! / 255;
+    grey[i] = (light / 65_536) * opacity + 255 * (1 - opacity) + 0.5;
   }
   return { width, height, grey };
 }

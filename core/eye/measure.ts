@@ -15,7 +15,7 @@ const leastScore = 7;
 /** Two plain pricks in a row at the right spacing, or more that are fainter; bare cloth has half. */
 const leastPrickScore = 7.5;
 /** Fine enough for a thread of 0.3 mm and a tenth of a millimetre of depth. */
-const finePxPerMm = 12;
+const finePxPerMm = 10;
 /** Coarse enough to look everywhere. */
 const coarsePxPerMm = 4;
 

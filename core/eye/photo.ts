@@ -17,6 +17,8 @@ export interface MeasuredPhoto {
   readonly card: ScrapCard;
   /** The window as it would lie flat under the eye, in what its thread was told by. */
   readonly window: ScaledImage;
+  /** Whether that is its colour: it is as light as the cloth, or nearly. */
+  readonly isByColour: boolean;
   readonly measured: MeasuredScrap;
 }
 
@@ -51,7 +53,7 @@ export function measurePhoto(
   const { colours } = picture;
   const partOf = (from: number, to: number) => (share: number) =>
     onShare(from + (to - from) * share);
-  const inGrey = tried(window, () =>
+  const inGrey = tried(window, false, () =>
     measureScrap(window, expected, partOf(flatShare, colours ? greyShare : 1)),
   );
   const best =

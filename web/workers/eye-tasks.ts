@@ -18,7 +18,7 @@ export interface EyeAsked {
 
 /** What a photo shows, or why it can't be measured. */
 export type Eyed =
-  | { readonly ok: true; readonly photo: Pick<MeasuredPhoto, 'window' | 'measured'> }
+  | { readonly ok: true; readonly photo: Pick<MeasuredPhoto, 'window' | 'isByColour' | 'measured'> }
   | { readonly ok: false; readonly issues: readonly Issue[] };
 
 /** A picture of a phone is made no larger than this, px along its longer side. */

@@ -21,7 +21,7 @@ import {
 } from './finds';
 
 interface FoundOnPhotoProps {
-  readonly photo: Pick<MeasuredPhoto, 'window' | 'measured'>;
+  readonly photo: Pick<MeasuredPhoto, 'window' | 'isByColour' | 'measured'>;
   readonly finds: readonly Find[];
   readonly face: Face;
   readonly words: MarginWords;
@@ -103,6 +103,8 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
         ○ sound, □ {names.short.toLowerCase()}, △ {names.over.toLowerCase()}, dashed: doubtful.
         Click a find to choose it, the cloth to add one. Stitches are {lengths.fine(lengthMm.mean)}{' '}
         long.
+        {photo.isByColour &&
+          ' Thread and cloth are nearly as light as each other: this is seen through a colour filter.'}
       </p>
       {find && (
         <div aria-live="polite">

@@ -31,7 +31,7 @@ type Stage =
   | {
       readonly is: 'found';
       readonly file: File;
-      readonly photo: Pick<MeasuredPhoto, 'window' | 'measured'>;
+      readonly photo: Pick<MeasuredPhoto, 'window' | 'isByColour' | 'measured'>;
       readonly finds: readonly Find[];
     };
 
