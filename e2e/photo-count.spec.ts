@@ -51,15 +51,26 @@ test('by mouse: a scrap counted from its photo, a find struck out, one added, al
   await page.getByRole('button', { name: /^Record scrap/ }).click();
   await expect(page.getByText(`${found} bites`, { exact: false }).first()).toBeVisible();
   // What was measured is kept with it, the one that was struck out left out.
-  const kept = await app.api<{ note: string; photoId: string | null; counts: Counted[] }[]>(
-    'attempts?planId=plan-cape',
-  );
+  const kept = await app.api<
+    { id: string; note: string; photoId: string | null; counts: Counted[] }[]
+  >('attempts?planId=plan-cape');
   const [{ depths = [] } = {}] = kept.find(({ photoId }) => photoId !== null)?.counts ?? [];
   expect(depths).toHaveLength(found - 1);
   for (const { depthMm, depthSpreadMm } of depths) {
     expect(Math.abs(depthMm)).toBeLessThan(2);
     expect(depthSpreadMm).toBeLessThan(0.3);
   }
+
+  // In the book the photo is opened again, with all of them where they were.
+  const { id } = kept.find(({ photoId }) => photoId !== null)!;
+  await page.goto(`${app.address}/book?scrap=${id}`);
+  await page.getByRole('button', { name: 'What was found in it' }).click();
+  const again = page.getByRole('application', { name: /finds/ });
+  await expect(again.locator('[data-find]')).toHaveCount(found - 1, { timeout: 60_000 });
+  await again.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByText(`Bite 2 of ${found - 1}`)).toBeVisible();
+  expect(await seriousTroubles(page)).toEqual([]);
 });
 
 test('by keyboard, at 390 px: along the finds, what one is, one more, and Escape leaves no trace', async ({

@@ -3,7 +3,7 @@ import { byColour, isPlain, tried } from './by-colour';
 import type { ScrapCard } from './card';
 import type { Expected } from './expected';
 import { Impossible } from '../impossible';
-import type { Picture, ScaledImage } from './grey';
+import type { GreyImage, Picture, ScaledImage } from './grey';
 import { locateCard } from './locate';
 import { measureScrap } from './measure';
 import type { MeasuredScrap } from './measured-scrap';
@@ -27,6 +27,19 @@ const [leastPxPerMm, mostPxPerMm] = [8, 20];
 /** What the parts take of the whole. */
 const [locatedShare, flatShare, greyShare] = [0.3, 0.4, 0.8];
 
+/** The window is laid flat as fine as the picture shows it, within what is measured. */
+const finenessOf = (pxPerMm: number) => Math.min(mostPxPerMm, Math.max(leastPxPerMm, pxPerMm));
+
+/**
+ * The window of the card in a photo, laid flat: what was measured in it once lies where it lay.
+ *
+ * @throws Impossible that says what is wrong with the picture and what to do
+ */
+export function windowOf(picture: GreyImage, page: PageSize = 'a4'): ScaledImage {
+  const { card, toPicture, pxPerMm } = locateCard(picture, page);
+  return rectified(greysOf(picture), toPicture, card.window, finenessOf(pxPerMm))!;
+}
+
 /**
  * Finds the card in a photo, lays its window flat and measures what lies in it. What is hardly told by
  * how light it is is looked for by its colour: thread and cloth that are as light as each other may
@@ -45,7 +58,7 @@ export function measurePhoto(
   if (!onShare(0)) return null;
   const { card, toPicture, pxPerMm, tiltDegrees } = locateCard(picture, page);
   if (!onShare(locatedShare)) return null;
-  const fine = Math.min(mostPxPerMm, Math.max(leastPxPerMm, pxPerMm));
+  const fine = finenessOf(pxPerMm);
   const window = rectified(greysOf(picture), toPicture, card.window, fine, (share) =>
     onShare(locatedShare + (flatShare - locatedShare) * share),
   );

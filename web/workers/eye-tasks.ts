@@ -1,7 +1,7 @@
 import { expectedOn } from '../../core/eye/expected';
 import type { Face } from '../../core/eye/seen-on';
-import { pictureOf } from '../../core/eye/grey';
-import { measurePhoto, type MeasuredPhoto } from '../../core/eye/photo';
+import { pictureOf, type Picture, type ScaledImage } from '../../core/eye/grey';
+import { measurePhoto, windowOf, type MeasuredPhoto } from '../../core/eye/photo';
 import { finishById } from '../../core/finish/catalogue';
 import type { SewingPlan } from '../../core/finish/sewing-plan';
 import { Impossible, type Issue } from '../../core/impossible';
@@ -21,6 +21,11 @@ export type Eyed =
   | { readonly ok: true; readonly photo: Pick<MeasuredPhoto, 'window' | 'isByColour' | 'measured'> }
   | { readonly ok: false; readonly issues: readonly Issue[] };
 
+/** A photo’s window laid flat, or why it can’t be. */
+export type LaidFlat =
+  | { readonly ok: true; readonly window: ScaledImage }
+  | { readonly ok: false; readonly issues: readonly Issue[] };
+
 /** A picture of a phone is made no larger than this, px along its longer side. */
 const longestPx = 4500;
 
@@ -36,8 +41,31 @@ async function pixelsOf(file: Blob): Promise<ImageData> {
   return context.getImageData(0, 0, width, height);
 }
 
+/** The picture in a file; why there is none that can be read. */
+async function readPicture(file: Blob): Promise<Picture | Issue> {
+  try {
+    const { data: bytes, width, height } = await pixelsOf(file);
+    return pictureOf({ width, height, bytes, perPixel: 4 });
+  } catch {
+    const message = 'This is no picture that can be read; take a JPEG, PNG or WebP.';
+    return { path: 'picture', message };
+  }
+}
+
 /** The eye, on a thread of its own. */
 export const eyeTasks = {
+  /** Lays the window of the card in a photo flat. */
+  async flat(file: Blob): Promise<LaidFlat> {
+    const picture = await readPicture(file);
+    if ('path' in picture) return { ok: false, issues: [picture] };
+    try {
+      return { ok: true, window: windowOf(picture) };
+    } catch (error) {
+      if (error instanceof Impossible) return { ok: false, issues: error.issues };
+      throw error;
+    }
+  },
+
   /** @param onShare told how far it is, 0 to 1 */
   async measure(
     file: Blob,
@@ -48,15 +76,8 @@ export const eyeTasks = {
       const finish = finishById(id);
       if (!finish) return { ok: false, issues: [{ path: 'finish', message: 'No such finish.' }] };
       const expected = expectedOn(face, finish, plan, setUpOf(finish, plan), dials);
-      let pixels: ImageData;
-      try {
-        pixels = await pixelsOf(file);
-      } catch {
-        const message = 'This is no picture that can be read; take a JPEG, PNG or WebP.';
-        return { ok: false, issues: [{ path: 'picture', message }] };
-      }
-      const { data: bytes, width, height } = pixels;
-      const picture = pictureOf({ width, height, bytes, perPixel: 4 });
+      const picture = await readPicture(file);
+      if ('path' in picture) return { ok: false, issues: [picture] };
       const photo = measurePhoto(picture, expected, 'a4', (share) => {
         onShare(share);
         return true;

@@ -1,28 +1,38 @@
 import { proxy, wrap, type Remote } from 'comlink';
-import type { EyeAsked, Eyed, eyeTasks } from './eye-tasks';
+import type { EyeAsked, Eyed, eyeTasks, LaidFlat } from './eye-tasks';
 
 /**
- * Measures a photo on a thread of its own, which ends with it; given up, it ends at once.
+ * Asks the eye something on a thread of its own, which ends with the answer; given up, it ends at once.
  *
  * @throws the signal’s reason when it is aborted
  */
-export async function measuredPhoto(
-  file: Blob,
-  asked: EyeAsked,
-  onShare: (share: number) => void,
+async function onThread<T>(
+  ask: (eye: Remote<typeof eyeTasks>) => Promise<T>,
   signal: AbortSignal,
-): Promise<Eyed> {
+): Promise<T> {
   const worker = new Worker(new URL('./eye.worker.ts', import.meta.url), { type: 'module' });
   const eye: Remote<typeof eyeTasks> = wrap(worker);
   try {
-    return await new Promise<Eyed>((done, failed) => {
+    return await new Promise<T>((done, failed) => {
       signal.addEventListener('abort', () => failed(signal.reason as Error), { once: true });
       worker.addEventListener('error', () =>
         failed(new Error('The picture could not be measured.')),
       );
-      eye.measure(file, asked, proxy(onShare)).then(done, failed);
+      ask(eye).then(done, failed);
     });
   } finally {
     worker.terminate();
   }
 }
+
+/** Measures a photo. @throws the signal’s reason when it is aborted */
+export const measuredPhoto = (
+  file: Blob,
+  asked: EyeAsked,
+  onShare: (share: number) => void,
+  signal: AbortSignal,
+): Promise<Eyed> => onThread<Eyed>(async (eye) => eye.measure(file, asked, proxy(onShare)), signal);
+
+/** Lays a photo’s window flat. @throws the signal’s reason when it is aborted */
+export const flatPhoto = (file: Blob, signal: AbortSignal): Promise<LaidFlat> =>
+  onThread<LaidFlat>(async (eye) => eye.flat(file), signal);

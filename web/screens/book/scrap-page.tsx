@@ -17,6 +17,7 @@ import { finishName } from '../../words/finishes';
 import { setValuesInWords } from '../../words/set-values';
 import { symptomName } from '../../words/symptoms';
 import { EntrySwatch } from './entry-swatch';
+import { FindsOnPhoto } from './finds-on-photo';
 import type { BookRow } from '../../../contract/book';
 import { swings } from '../../../core/stitch/needle-path';
 
@@ -117,6 +118,7 @@ function Page({ entry, edgeId }: { entry: AttemptRecord; edgeId: string | null }
           photoId={entry.photoId}
           onChange={(photoId) => changeScrap(entry.id, { photoId })}
         />
+        <FindsOnPhoto entry={entry} />
       </div>
       <div className="grow" />
       <div className="sticky -bottom-4 -mx-5 grid gap-2 border-t border-line bg-slip px-5 py-3">
