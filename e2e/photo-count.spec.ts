@@ -67,6 +67,9 @@ test('by mouse: a scrap counted from its photo, a find struck out, one added, al
   await page.getByRole('button', { name: 'What was found in it' }).click();
   const again = page.getByRole('application', { name: /finds/ });
   await expect(again.locator('[data-find]')).toHaveCount(found - 1, { timeout: 60_000 });
+  // Nothing of the page lies over the dialog, not even what stays in sight while it is scrolled.
+  const title = page.getByRole('heading', { name: 'Scrap 2, as it was measured' });
+  await title.click({ trial: true, timeout: 5000 });
   await again.focus();
   await page.keyboard.press('ArrowRight');
   await expect(page.getByText(`Bite 2 of ${found - 1}`)).toBeVisible();

@@ -16,10 +16,10 @@ export function FormDialog({ title, open, onOpenChange, wide, children }: FormDi
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 bg-black/40" />
+        <Dialog.Overlay className="veil" />
         <Dialog.Content
           aria-describedby={undefined}
-          className={`slip fixed top-1/2 left-1/2 max-h-[92vh] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-y-auto p-5 ${wide === 'picture' ? 'w-[64rem]' : wide ? 'w-[38rem]' : 'w-[30rem]'}`}
+          className={`slip fixed top-1/2 left-1/2 z-40 max-h-[92vh] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-y-auto p-5 ${wide === 'picture' ? 'w-[64rem]' : wide ? 'w-[38rem]' : 'w-[30rem]'}`}
         >
           <div className="mb-3 flex items-start justify-between gap-4">
             <Dialog.Title className="text-2xl">{title}</Dialog.Title>

@@ -24,8 +24,8 @@ export function RemoveButton({
         </button>
       </AlertDialog.Trigger>
       <AlertDialog.Portal>
-        <AlertDialog.Overlay className="fixed inset-0 bg-black/40" />
-        <AlertDialog.Content className="slip fixed top-1/2 left-1/2 w-[26rem] max-w-[92vw] -translate-x-1/2 -translate-y-1/2 p-6">
+        <AlertDialog.Overlay className="veil" />
+        <AlertDialog.Content className="slip fixed top-1/2 left-1/2 z-40 w-[26rem] max-w-[92vw] -translate-x-1/2 -translate-y-1/2 p-6">
           <AlertDialog.Title className="mb-2 text-xl">Remove {what}?</AlertDialog.Title>
           <AlertDialog.Description className="mb-4 text-soft">
             {consequence} Undo brings it back.

@@ -16,8 +16,8 @@ export function DisputeDialog({ dispute }: { dispute: Dispute }) {
   return (
     <AlertDialog.Root open>
       <AlertDialog.Portal>
-        <AlertDialog.Overlay className="fixed inset-0 z-40 bg-graphite/40" />
-        <AlertDialog.Content className="slip fixed top-1/2 left-1/2 z-50 max-h-[90vh] w-[min(40rem,94vw)] -translate-1/2 overflow-y-auto px-6 py-5">
+        <AlertDialog.Overlay className="veil" />
+        <AlertDialog.Content className="slip fixed top-1/2 left-1/2 z-40 max-h-[90vh] w-[min(40rem,94vw)] -translate-1/2 overflow-y-auto px-6 py-5">
           <AlertDialog.Title className="font-head text-2xl font-semibold">
             {dispute.name ? `“${dispute.name}” was` : 'This was'} changed elsewhere meanwhile
           </AlertDialog.Title>

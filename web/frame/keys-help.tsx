@@ -9,10 +9,10 @@ export function KeysHelp({ isOpen, close }: ReturnType<typeof useKeysHelp>) {
   return (
     <Dialog.Root open={isOpen} onOpenChange={(open) => !open && close()}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 bg-black/40" />
+        <Dialog.Overlay className="veil" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="slip fixed top-1/2 left-1/2 w-[28rem] max-w-[92vw] -translate-x-1/2 -translate-y-1/2 p-6"
+          className="slip fixed top-1/2 left-1/2 z-40 w-[28rem] max-w-[92vw] -translate-x-1/2 -translate-y-1/2 p-6"
         >
           <Dialog.Title className="mb-3 text-2xl">Keys</Dialog.Title>
           <dl className="mb-5 grid grid-cols-[8rem_1fr] gap-y-2">

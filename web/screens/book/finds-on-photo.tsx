@@ -71,7 +71,7 @@ function Found({ photoId, finds, drawing }: FoundProps) {
         : error.message;
     return (
       <p role="alert" className="border-l-4 border-madder bg-madder-wash px-3 py-2 font-bold">
-        {why}
+        What was found can’t be laid over this photo. {why}
       </p>
     );
   }

@@ -76,8 +76,8 @@ export function ArchiveIn() {
       )}
       <AlertDialog.Root open={file !== null} onOpenChange={(open) => !open && setFile(null)}>
         <AlertDialog.Portal>
-          <AlertDialog.Overlay className="fixed inset-0 bg-black/40" />
-          <AlertDialog.Content className="slip fixed top-1/2 left-1/2 w-[28rem] max-w-[92vw] -translate-x-1/2 -translate-y-1/2 p-6">
+          <AlertDialog.Overlay className="veil" />
+          <AlertDialog.Content className="slip fixed top-1/2 left-1/2 z-40 w-[28rem] max-w-[92vw] -translate-x-1/2 -translate-y-1/2 p-6">
             <AlertDialog.Title className="mb-2 text-xl break-words">
               Take in {file?.name}?
             </AlertDialog.Title>
