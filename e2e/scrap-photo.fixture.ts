@@ -1,5 +1,5 @@
 import sharp from 'sharp';
-import { scrapOnCard } from '../core/eye/eye.fixture';
+import { scrapOnCard } from '../core/study/card-photo';
 import { finishById } from '../core/finish/catalogue';
 import { marginOfPlan } from '../core/plan/margin-of-plan';
 import { plainPlan } from '../core/plan/plain-plan';

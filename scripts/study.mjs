@@ -1,14 +1,14 @@
 // `npm run study`: simulated sewists whose truth is known learn their margin; how often the
 // intervals hold it, and how many scraps it takes. The same numbers every time.
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { installPackages, root } from './prepare.mjs';
 
 installPackages();
 const { build } = await import('vite');
-const folder = mkdtempSync(join(tmpdir(), 'pin-margin-study-'));
+// Within the project: the finder of marks is taken as it is installed.
+const folder = join(root, 'dist', 'study');
 await build({
   root,
   configFile: false,
@@ -19,7 +19,7 @@ await build({
     emptyOutDir: true,
     rollupOptions: { output: { entryFileNames: 'study.mjs' } },
   },
-  ssr: { noExternal: true },
+  ssr: { noExternal: true, external: ['js-aruco2'] },
 });
 const { runStudy, runDifferentialStudy, runEyeStudy, runMeasuredStudy, runPlacingStudy } =
   await import(pathToFileURL(join(folder, 'study.mjs')).href);

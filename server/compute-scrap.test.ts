@@ -1,5 +1,5 @@
 import sharp from 'sharp';
-import { scrapOnCard } from '../core/eye/eye.fixture';
+import { scrapOnCard } from '../core/study/card-photo';
 import { eyeCases } from '../core/study/eye-cases';
 import { drawnPhoto } from '../core/study/eye-study';
 import { evenDraws } from '../core/swatch/draw';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import seedrandom from 'seedrandom';
 import { Impossible } from '../impossible';
 import { cornersOf, scrapCard } from './card';
-import { pictureOf, printedCard, windowSeen, type Printed, type Shot } from './eye.fixture';
+import { pictureOf, printedCard, windowSeen, type Printed, type Shot } from '../study/card-photo';
 import { greyOf, type GreyImage } from './grey';
 import { homographyOf, mapped, type Place } from './homography';
 import { locateCard } from './locate';

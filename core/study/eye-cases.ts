@@ -29,7 +29,10 @@ const blind = () => {
   return { finish, plan: { ...plan, stitch: { ...plan.stitch, runStitches: 2 } } };
 };
 
-/** Every cloth under every blur: a blind hem’s two faces, a line along a fold, a raw edge swung over. */
+/**
+ * Every cloth under every blur: a blind hem’s two faces, a line along a fold, a raw edge swung over; of
+ * two cloths the whole card as well, as a phone sees it that is not held straight.
+ */
 export function eyeCases(): EyeCase[] {
   const cases: EyeCase[] = [];
   const add = (
@@ -52,5 +55,9 @@ export function eyeCases(): EyeCase[] {
       add('raw edge, overcast', known('overcast', 'zigzag'), 'wrong', cloth, blur, 2);
     }
   }
-  return cases;
+  const flat = ['plain, light thread, soft', 'checked, soft'];
+  const onCard = cases
+    .filter(({ name }) => flat.some((one) => name.endsWith(one)))
+    .map((it): EyeCase => ({ ...it, name: `${it.name}, on its card`, onCard: true }));
+  return [...cases, ...onCard];
 }

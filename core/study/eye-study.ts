@@ -1,7 +1,10 @@
 import { expectedOn } from '../eye/expected';
 import type { Face } from '../eye/seen-on';
 import { faultOf } from '../eye/how-sure';
+import type { ScaledImage } from '../eye/grey';
 import { measureScrap } from '../eye/measure';
+import { windowOf } from '../eye/photo';
+import { scrapOnCard } from './card-photo';
 import type { MeasuredScrap, MeasuredStitch } from '../eye/measured-scrap';
 import type { Finish } from '../finish/finish';
 import type { SewingPlan } from '../finish/sewing-plan';
@@ -27,6 +30,14 @@ export interface EyeCase {
   readonly blurMm: number;
   readonly noise: number;
   readonly pxPerMm: number;
+  /** The whole card is photographed by a hand that does not hold the phone straight. */
+  readonly onCard?: boolean;
+}
+
+/** The window of the card as it is laid flat again, from a phone that leans up to ten degrees. */
+function heldOverCard(flat: ScaledImage, random: () => number): ScaledImage {
+  const held = { tilt: 0.35 * (random() - 0.5), turn: 0.2 * (random() - 0.5) };
+  return windowOf(scrapOnCard(flat, { ...held, roundPx: 160 }));
 }
 
 /** How well the eye sees one kind of photo; a share of nothing is NaN. */
@@ -89,9 +100,10 @@ export function drawnPhoto(it: EyeCase, random: () => number): DrawnPhoto {
   const shot = { blurMm: it.blurMm, noise: it.noise, falloff: random() * 0.4 };
   const check = set.checks.find(({ name }) => name === margin.countedCheck)!;
   const [c, s] = [Math.cos(lying.angle), Math.sin(lying.angle)];
-  const counted = swatch.holes.filter(({ stitch, needle }) => stitch !== null && !needle);
+  const counted = swatch.holes.filter(({ stitch }) => stitch !== null);
+  const window = photographed(flat, { ...shot, seed: look.seed });
   return {
-    window: photographed(flat, { ...shot, seed: look.seed }),
+    window: it.onCard ? heldOverCard(window, random) : window,
     expected: expectedOn(face, finish, plan, set, dials),
     dials,
     truth: counted.map(({ yMm, fromReferenceMm, stitch }) => {

@@ -1,8 +1,8 @@
 import seedrandom from 'seedrandom';
-import { cornersOf, scrapCard, type ScrapCard } from './card';
-import type { GreyImage, ScaledImage } from './grey';
-import { homographyOf, type Homography, type Place } from './homography';
-import { fieldsOf } from './marks';
+import { cornersOf, scrapCard, type ScrapCard } from '../eye/card';
+import type { GreyImage, ScaledImage } from '../eye/grey';
+import { homographyOf, type Homography, type Place } from '../eye/homography';
+import { fieldsOf } from '../eye/marks';
 
 // Asked for at every pixel.
 const { floor, max, min } = Math;
@@ -167,8 +167,19 @@ export function windowSeen(
   });
 }
 
+/** How a phone is held over a card: leant by so much, turned by so much, radians. */
+export interface Held {
+  readonly tilt: number;
+  readonly turn: number;
+  /** So much more is in the picture on every side than the card needs from straight above, px. */
+  readonly roundPx?: number;
+}
+
 /** A scrap, as it looks from straight above, in the window of a card that a phone was held over. */
-export function scrapOnCard(window: ScaledImage): GreyImage {
+export function scrapOnCard(
+  window: ScaledImage,
+  { tilt, turn, roundPx = 0 }: Held = { tilt: 0.1, turn: 0.03 },
+): GreyImage {
   const card = scrapCard('a4');
   const [left, top] = cornersOf(card.window)[0]!;
   const scrap: Printed = ([x, y]) => {
@@ -177,8 +188,8 @@ export function scrapOnCard(window: ScaledImage): GreyImage {
     return (window.grey[row * window.width + column]! - 20) / 215;
   };
   return pictureOf(card, printedCard(card, scrap), {
-    ...{ width: 1560, height: 1240 },
-    windowPx: windowSeen(card, { pxPerMm: 10, tilt: 0.1, turn: 0.03, at: [780, 620] }),
+    ...{ width: 1560 + 2 * roundPx, height: 1240 + 2 * roundPx },
+    windowPx: windowSeen(card, { pxPerMm: 10, tilt, turn, at: [780 + roundPx, 620 + roundPx] }),
     ...{ blurPx: 0.6, noise: 3, falloff: 0.2 },
   }).picture;
 }
