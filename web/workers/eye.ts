@@ -1,5 +1,6 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import type { EyeAsked, Eyed, eyeTasks, LaidFlat } from './eye-tasks';
+import { untilAnswered } from './until-answered';
 
 /**
  * Asks the eye something on a thread of its own, which ends with the answer; given up, it ends at once.
@@ -31,7 +32,10 @@ export const measuredPhoto = (
   asked: EyeAsked,
   onShare: (share: number) => void,
   signal: AbortSignal,
-): Promise<Eyed> => onThread<Eyed>(async (eye) => eye.measure(file, asked, proxy(onShare)), signal);
+): Promise<Eyed> =>
+  untilAnswered(onShare, (told) =>
+    onThread<Eyed>(async (eye) => eye.measure(file, asked, proxy(told)), signal),
+  );
 
 /** Lays a photo’s window flat. @throws the signal’s reason when it is aborted */
 export const flatPhoto = (file: Blob, signal: AbortSignal): Promise<LaidFlat> =>
