@@ -46,7 +46,7 @@ export const isPlain = (one: Outcome): boolean => isTold(one) && one.measured.pl
  * Looks for thread by its colour, through the filters in which something as wide as a thread stands
  * out. Source: docs/formulas.md, “The eye”.
  *
- * @param inGrey what came of how light it is, which stands where no colour tells more
+ * @param inGrey what came of how light it is: it stands where it is plain, and where no colour tells more
  * @returns null where it was stopped
  */
 export function byColour(
@@ -62,7 +62,7 @@ export function byColour(
   },
 ): Outcome {
   const { colours } = picture;
-  if (!colours) return inGrey;
+  if (!colours || inGrey === null || isPlain(inGrey)) return inGrey;
   const standsOut = (shown: ShownAt) => standsOutBy(how.flat(shown, lookedAtPxPerMm));
   const least = plainer * standsOut(greysOf(picture));
   const likely = filters

@@ -1,5 +1,5 @@
 import type { PageSize } from '../fold/gauge';
-import { byColour, isPlain, tried } from './by-colour';
+import { byColour, tried } from './by-colour';
 import type { ScrapCard } from './card';
 import type { Expected } from './expected';
 import { Impossible } from '../impossible';
@@ -63,21 +63,17 @@ export function measurePhoto(
     onShare(locatedShare + (flatShare - locatedShare) * share),
   );
   if (!window) return null;
-  const { colours } = picture;
   const partOf = (from: number, to: number) => (share: number) =>
     onShare(from + (to - from) * share);
   const inGrey = tried(window, false, () =>
-    measureScrap(window, expected, partOf(flatShare, colours ? greyShare : 1)),
+    measureScrap(window, expected, partOf(flatShare, picture.colours ? greyShare : 1)),
   );
-  const best =
-    colours && inGrey && !isPlain(inGrey)
-      ? byColour(picture, inGrey, {
-          flat: (shown, at) => rectified(shown, toPicture, card.window, at)!,
-          measure: (thread, told) => measureScrap(window, expected, told, thread),
-          pxPerMm: fine,
-          onShare: partOf(greyShare, 1),
-        })
-      : inGrey;
+  const best = byColour(picture, inGrey, {
+    flat: (shown, at) => rectified(shown, toPicture, card.window, at)!,
+    measure: (thread, told) => measureScrap(window, expected, told, thread),
+    pxPerMm: fine,
+    onShare: partOf(greyShare, 1),
+  });
   if (best === null || !onShare(1)) return null;
   if (best instanceof Impossible) throw best;
   return { pxPerMm, tiltDegrees, card, ...best };

@@ -66,7 +66,7 @@ export function rectified(
 ): ScaledImage | null {
   const [width, height] = [round(widthMm * pxPerMm), round(heightMm * pxPerMm)];
   const grey = new Uint8Array(width * height);
-  const [h0, h1, h2, h3, h4, h5, h6, h7, h8] = toPicture as number[] & { length: 9 };
+  const [h0, h1, h2, h3, h4, h5, h6, h7, h8] = toPicture;
   for (let row = 0; row < height; row++) {
     const y = yMm + (row + 0.5) / pxPerMm;
     for (let column = 0; column < width; column++) {

@@ -78,13 +78,12 @@ describe('the waves of rows', () => {
   });
 
   test('of noise are as strong as there are numbers in a row', () => {
-    const { width, height } = field;
+    const { width } = field;
     const { power } = wavesOf(noisy(12, 60, { noise: 1, pxPerMm: 5, seed: 8 }), 2);
     // Even noise between −1 and 1 has a variance of a third.
     const mean = [5, 9, 13, 17].reduce((sum, k) => sum + power(k), 0) / 4;
     expect(mean / (width / 3)).toBeGreaterThan(0.75);
     expect(mean / (width / 3)).toBeLessThan(1.25);
-    expect(height).toBeGreaterThan(0);
   });
 });
 

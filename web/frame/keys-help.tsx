@@ -15,11 +15,11 @@ export function KeysHelp({ isOpen, close }: ReturnType<typeof useKeysHelp>) {
           className="slip fixed top-1/2 left-1/2 z-40 w-[28rem] max-w-[92vw] -translate-x-1/2 -translate-y-1/2 p-6"
         >
           <Dialog.Title className="mb-3 text-2xl">Keys</Dialog.Title>
-          <dl className="mb-5 grid grid-cols-[8rem_1fr] gap-y-2">
+          <dl className="mb-5 grid grid-cols-[auto_1fr] gap-x-4 gap-y-2">
             {keys.map(({ shown: key, does }) => (
               <div key={key + does} className="contents">
                 <dt>
-                  <kbd className="rounded-[3px] border border-seam bg-paper px-2 py-0.5 font-bold">
+                  <kbd className="inline-block rounded-[3px] whitespace-nowrap border border-seam bg-paper px-2 py-0.5 font-bold">
                     {key}
                   </kbd>
                 </dt>

@@ -18,8 +18,8 @@ interface ScrapPictureProps {
   readonly chosen: number | null;
   readonly label: string;
   onChoose(id: number): void;
-  /** A place where nothing is ringed, mm. */
-  onPlace(atMm: readonly [number, number]): void;
+  /** A place where nothing is ringed, mm; left out where nothing can be added. */
+  onPlace?(atMm: readonly [number, number]): void;
   onKey(event: KeyboardEvent): void;
 }
 
@@ -75,7 +75,7 @@ export function ScrapPicture(props: ScrapPictureProps) {
         />
         <svg
           viewBox={`0 ${topMm} ${widthMm} ${heightMm}`}
-          className="absolute inset-0 size-full cursor-crosshair focus-visible:outline-3 focus-visible:outline-pencil"
+          className={`absolute inset-0 size-full focus-visible:outline-3 focus-visible:outline-pencil ${onPlace ? 'cursor-crosshair' : ''}`}
           role="application"
           aria-label={label}
           tabIndex={0}
@@ -87,7 +87,7 @@ export function ScrapPicture(props: ScrapPictureProps) {
             const apart = ({ atMm }: Ringed) => Math.hypot(atMm[0] - x, atMm[1] - y);
             const nearest = [...ringed].sort((a, b) => apart(a) - apart(b))[0];
             if (nearest && apart(nearest) <= nearMm) onChoose(nearest.id);
-            else onPlace([x, y]);
+            else onPlace?.([x, y]);
           }}
         >
           {reference && reference.length === 2 && (

@@ -15,6 +15,7 @@ import { drawn, numberOf } from '../testing/drawn';
 import { MarginBar } from './margin-bar';
 import { MiniMargin } from './mini-margin';
 import { ScrapStrip } from './scrap-strip';
+import { SwatchFace } from './swatch-face';
 import { UnderFoot } from './under-foot';
 
 afterEach(cleanup);
@@ -64,15 +65,22 @@ describe('a scrap from both faces', () => {
     const { margin, plan, set, dials } = sewn[0]!;
     const [first] = margin.references(plan, dials);
     const swatch = sewSwatch(set, dials, first, 60, 3);
-    const { all } = drawn(
-      <ScrapStrip
-        {...{ id: 'scrap', margin, plan, set, dials, swatch, label: 'A scrap' }}
-        widthPx={600}
-        heightPx={90}
-      />,
-    );
-    expect(all('circle[data-part=pulled-thread]')).toHaveLength(0);
-    expect(all('svg[role=img]')[0]!.getAttribute('height')).toBe('183');
+    const window = { id: 'face', x: 0, y: 0, width: 900, height: 120, pxPerMm: 10, midMm: 0 };
+    const pulled = (lock: 'inside' | 'up' | 'under', face: 'up' | 'under') => {
+      const { all } = drawn(
+        <svg>
+          <SwatchFace {...{ ...window, swatch, lock, face, shownMm: null, regions: [] }} />
+        </svg>,
+      );
+      const count = all('circle[data-part=pulled-thread]').length;
+      cleanup();
+      return count;
+    };
+    expect(pulled('up', 'up')).toBe(swatch.holes.length);
+    expect(pulled('under', 'under')).toBe(swatch.holes.length);
+    expect([pulled('up', 'under'), pulled('under', 'up'), pulled('inside', 'up')]).toEqual([
+      0, 0, 0,
+    ]);
   });
 });
 

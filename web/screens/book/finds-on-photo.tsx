@@ -91,28 +91,28 @@ function Found({ photoId, finds, drawing }: FoundProps) {
         chosen={chosen}
         label={`The scrap with ${finds.length} finds. Arrows go along them.`}
         onChoose={setChosen}
-        onPlace={() => undefined}
         onKey={onKey}
       />
-      <FindInWords find={finds[chosen]!} of={finds.length} drawing={drawing} />
+      <p className="text-sm text-soft">
+        ○ sound, □ falls short, △ goes over, dashed: near a bound. Click a find or take the arrows.
+      </p>
+      <FindInWords find={finds[chosen]!} of={finds.length} words={drawing.margin.words} />
     </div>
   );
 }
 
 /** One find: how deep it is, how far that may be off, and what it was taken for. */
-function FindInWords(props: { find: KeptFind; of: number; drawing: Drawing }) {
-  const { find, of, drawing } = props;
+function FindInWords(props: { find: KeptFind; of: number; words: Drawing['margin']['words'] }) {
+  const { find, of, words } = props;
   const { fine } = useLengths();
-  const { words, countedCheck } = drawing.margin;
-  const check = drawing.set.checks.find(({ name }) => name === countedCheck);
-  const fault =
-    check && find.judged !== 'sound' ? check[find.judged === 'short' ? 'below' : 'above'] : null;
+  const { fault } = find;
   const judged = fault ? capital(words.faults[fault]?.short ?? fault) : 'Sound';
   return (
     <p aria-live="polite" className="text-lg">
-      {capital(words.one)} {find.id + 1} of {of}: {words.checks[countedCheck]}{' '}
+      {capital(words.one)} {find.id + 1} of {of}:{' '}
+      {words.checks[find.check] !== words.one && `${words.checks[find.check]} `}
       <b className="big-number text-3xl">{fine(find.depthMm)}</b> ± {fine(find.depthSpreadMm)}.{' '}
-      <b className={find.judged === 'sound' ? '' : 'text-madder'}>{judged}</b>
+      <b className={fault ? 'text-madder' : ''}>{judged}</b>
       {find.doubtful && ', but near its bound'}.
     </p>
   );

@@ -1,14 +1,17 @@
 import type { AttemptRecord } from '../../../contract/records';
-import { sureOf } from '../../../core/eye/how-sure';
-import type { Check } from '../../../core/margin/check';
-import { doubtfulBelow } from '../test-bench/finds';
+import { faultOf, sureOf } from '../../../core/eye/how-sure';
+import type { Check, Fault } from '../../../core/margin/check';
+import { countsAs, doubtfulBelow } from '../test-bench/finds';
 
 /** A stitch as it was measured in a scrap’s photo, and what it was taken for. */
 export interface KeptFind {
   readonly id: number;
   /** From the window’s upper left corner, mm. */
   readonly atMm: readonly [xMm: number, yMm: number];
-  readonly judged: 'sound' | 'short' | 'over';
+  readonly judged: ReturnType<typeof countsAs>;
+  readonly fault: Fault | null;
+  /** What was counted there. */
+  readonly check: string;
   readonly doubtful: boolean;
   readonly depthMm: number;
   readonly depthSpreadMm: number;
@@ -28,9 +31,11 @@ export function keptFinds(
       if (!check) return [];
       return depths.flatMap(({ depthMm, depthSpreadMm, atMm }): Omit<KeptFind, 'id'>[] => {
         if (!atMm) return [];
-        const judged = depthMm < check.loMm ? 'short' : depthMm > check.hiMm ? 'over' : 'sound';
+        const fault = faultOf(depthMm, check);
+        const judged = countsAs(fault, check.below);
         const sure = depthSpreadMm > 0 ? sureOf(depthMm, depthSpreadMm, check) : 1;
-        return [{ atMm, judged, doubtful: sure < doubtfulBelow, depthMm, depthSpreadMm }];
+        const doubtful = sure < doubtfulBelow;
+        return [{ atMm, judged, fault, check: name, doubtful, depthMm, depthSpreadMm }];
       });
     })
     .toSorted((a, b) => a.atMm[0] - b.atMm[0])

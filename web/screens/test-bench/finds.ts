@@ -26,6 +26,10 @@ export const doubtfulBelow = 0.9;
 
 export const isDoubtful = ({ sure }: Find): boolean => sure < doubtfulBelow;
 
+/** What a find with a fault, or with none, counts as. @param below the fault that is falling short */
+export const countsAs = (fault: Fault | null, below: Fault): Exclude<Judgement, 'struck'> =>
+  fault === null ? 'sound' : fault === below ? 'short' : 'over';
+
 /** What was found, along the seam. @param below the fault that is counted as falling short */
 export function findsOf({ stitches }: MeasuredScrap, below: Fault): Find[] {
   return stitches
@@ -34,7 +38,7 @@ export function findsOf({ stitches }: MeasuredScrap, below: Fault): Find[] {
     .map(({ atMm, fault, sure, depthMm, depthSpreadMm }, id) => ({
       ...{ id, atMm, sure },
       depth: depthMm === null ? null : { depthMm, depthSpreadMm: depthSpreadMm ?? 0 },
-      judged: fault === null ? 'sound' : fault === below ? 'short' : 'over',
+      judged: countsAs(fault, below),
     }));
 }
 
