@@ -77,17 +77,27 @@ export interface DrawnPhoto {
 
 const windowMm = [100, 60] as const;
 
-/** Sews a scrap, lays it into the window somehow and takes its photo. @param random 0 … 1 */
-export function drawnPhoto(it: EyeCase, random: () => number): DrawnPhoto {
-  const { finish, plan, face } = it;
+/** A scrap as one hand sews it. */
+function sewnScrap({ finish, plan, lengthMm }: EyeCase, random: () => number) {
   const set = setUpOf(finish, plan);
   const margin = marginOfPlan(finish, plan.fold.variant);
   const start = startingSetting(finish, plan, set);
   // One hand bites deeper, another shallower.
   const widthMm = start.widthMm > 0 ? Math.max(0.5, start.widthMm + random() - 0.5) : 0;
-  const dials = { ...start, widthMm, lengthMm: it.lengthMm };
+  const dials = { ...start, widthMm, lengthMm };
   const [reference] = margin.references(plan, dials);
   const swatch = sewSwatch(set, dials, reference, 92, Math.floor(random() * 1e9));
+  return { set, margin, dials, reference, swatch };
+}
+
+/** Lays a face of a scrap into the window somehow and takes its photo. */
+function photoOf(
+  it: EyeCase,
+  face: Face,
+  { set, margin, dials, reference, swatch }: ReturnType<typeof sewnScrap>,
+  random: () => number,
+): DrawnPhoto {
+  const { finish, plan } = it;
   const shown = face === 'right' ? shownThreadMm(margin, set, plan, dials, swatch) : null;
   const lying: Lying = {
     middleMm: [50 + random() * 4 - 2, 30 + random() * 20 - 10],
@@ -117,6 +127,16 @@ export function drawnPhoto(it: EyeCase, random: () => number): DrawnPhoto {
       };
     }),
   };
+}
+
+/** Sews a scrap, lays it into the window somehow and takes its photo. @param random 0 … 1 */
+export const drawnPhoto = (it: EyeCase, random: () => number): DrawnPhoto =>
+  photoOf(it, it.face, sewnScrap(it, random), random);
+
+/** Both faces of one scrap, each laid into the window by itself; what is true of them in one order. */
+export function drawnFaces(it: EyeCase, random: () => number): Record<Face, DrawnPhoto> {
+  const sewn = sewnScrap(it, random);
+  return { wrong: photoOf(it, 'wrong', sewn, random), right: photoOf(it, 'right', sewn, random) };
 }
 
 /** A find is a true stitch’s own if it lies so near, mm. */

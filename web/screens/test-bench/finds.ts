@@ -3,7 +3,11 @@ import type { MeasuredScrap } from '../../../core/eye/measured-scrap';
 import { mostMeasured } from '../../../contract/plan';
 import type { Fault } from '../../../core/margin/check';
 import type { MeasuredDepth } from '../../../core/margin/measured-depths';
-import type { KeptDepth } from './scrap-draft';
+
+/** A stitch as it was measured in a photo. */
+export interface KeptDepth extends MeasuredDepth {
+  readonly atMm: [xMm: number, yMm: number];
+}
 
 /** What a find counts as; struck out it counts as nothing. */
 export const judgements = ['sound', 'short', 'over', 'struck'] as const;

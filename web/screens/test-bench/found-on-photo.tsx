@@ -15,10 +15,10 @@ import {
   judged,
   judgements,
   placeAfter,
-  sureOf,
   type Find,
   type Judgement,
 } from './finds';
+import type { TakenCounts } from './joined-finds';
 
 interface FoundOnPhotoProps {
   readonly photo: Pick<MeasuredPhoto, 'window' | 'isByColour' | 'measured'>;
@@ -26,12 +26,26 @@ interface FoundOnPhotoProps {
   readonly face: Face;
   readonly words: MarginWords;
   readonly judgedBy: Check;
+  /** What the scrap would be written down with, and how sure that is to within one, 0 … 1. */
+  readonly used: TakenCounts;
+  readonly sure: number;
+  /** The other face: whether there is one to look at, or how the two lie together. */
+  readonly other: 'none' | 'waits' | OtherFace;
   readonly trouble: string | null;
   /** The photo is on its way. */
   readonly keeping: boolean;
   onFinds(finds: readonly Find[]): void;
   onAnother(): void;
-  onTake(): void;
+  /** @param andOther the other face comes next */
+  onTake(andOther: boolean): void;
+}
+
+/** How what was found lies to what the other face showed. */
+interface OtherFace {
+  /** So many are seen on both; null where which is which can’t be told. */
+  readonly onBoth: number | null;
+  /** Finds here whose depth the other face contradicts. */
+  readonly disagree: readonly number[];
 }
 
 /** How sure the counts are, in words. */
@@ -41,12 +55,28 @@ function sureInWords(sure: number): string {
   return 'Not sure: look at the dashed ones. Light from the side, or another colour in the bobbin, would make it surer.';
 }
 
+/** How both faces came together. */
+function matchedInWords(
+  { onBoth, disagree }: OtherFace,
+  { one, counted: many }: MarginWords,
+): string {
+  if (onBoth === null) {
+    return `Which ${one} is which on the other side can’t be told: those that missed are counted on the wrong side, those that show on the right.`;
+  }
+  const both = `Matched with the other side: ${counted(onBoth, one, many)} seen on both, each as deep as both say together.`;
+  return disagree.length === 0
+    ? both
+    : `${both} ${disagree.length === 1 ? 'One is dashed because the sides differ' : `${disagree.length} are dashed because the sides differ`}.`;
+}
+
 /** The scrap laid flat, every find ringed, and what each of them is taken for. */
 export function FoundOnPhoto(props: FoundOnPhotoProps) {
-  const { photo, finds, face, words, judgedBy, trouble, keeping } = props;
+  const { photo, finds, face, words, judgedBy, used, sure, other, trouble, keeping } = props;
   const { onFinds, onAnother, onTake } = props;
   const lengths = useLengths();
-  const doubtful = finds.filter(isDoubtful);
+  const matched = typeof other === 'object' ? other : null;
+  const asksAbout = (one: Find) => isDoubtful(one) || !!matched?.disagree.includes(one.id);
+  const doubtful = finds.filter(asksAbout);
   const [chosen, setChosen] = useState<number | null>((doubtful[0] ?? finds[0])?.id ?? null);
   const find = finds.find(({ id }) => id === chosen) ?? null;
   const names: Readonly<Record<Judgement, string>> = {
@@ -55,7 +85,7 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
     over: capital(words.faults[judgedBy.above]?.short ?? judgedBy.above),
     struck: `No ${words.one}`,
   };
-  const { n, short, over } = countsOf(finds);
+  const { n, short, over } = used;
   const say = (id: number, as: Judgement) => onFinds(judged(finds, id, as));
   const step = (by: 1 | -1) => {
     const i = finds.findIndex(({ id }) => id === chosen);
@@ -80,19 +110,20 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
   return (
     <div className="grid gap-3">
       <p className="text-lg">
-        <b className="big-number text-3xl">{n}</b> {words.counted}
-        {face === 'wrong' && (
+        <b className="big-number text-3xl">{n ?? countsOf(finds).n}</b> {words.counted}
+        {short !== undefined && (
           <>
             , <b className="big-number text-3xl">{short}</b> {words.short.toLowerCase()}
           </>
         )}
         , <b className="big-number text-3xl">{over}</b> {(words.over ?? names.over).toLowerCase()}.{' '}
-        <span className="text-soft">{sureInWords(sureOf(finds))}</span>
+        <span className="text-soft">{sureInWords(sure)}</span>
       </p>
+      {matched && <p role="status">{matchedInWords(matched, words)}</p>}
       <ScrapPicture
         window={photo.window}
         reference={photo.measured.reference}
-        ringed={finds.map((one) => ({ ...one, doubtful: isDoubtful(one) }))}
+        ringed={finds.map((one) => ({ ...one, doubtful: asksAbout(one) }))}
         chosen={chosen}
         label={`The scrap with ${finds.length} finds. Arrows go along them, Enter says what one is, Space strikes it out, Insert adds one after it.`}
         onChoose={setChosen}
@@ -109,7 +140,7 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
       {find && (
         <div aria-live="polite">
           <RadioRow
-            label={`${capital(words.one)} ${finds.indexOf(find) + 1} of ${finds.length}${isDoubtful(find) ? ', doubtful' : ''}`}
+            label={`${capital(words.one)} ${finds.indexOf(find) + 1} of ${finds.length}${asksAbout(find) ? ', doubtful' : ''}`}
             value={find.judged}
             itemClass="px-2 py-1.5"
             options={judgements.map((value) => ({ value, shown: names[value] }))}
@@ -118,9 +149,14 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
         </div>
       )}
       <div className="flex flex-wrap items-center gap-2">
-        <Button look="solid" disabled={keeping} onClick={onTake}>
-          {face === 'right' ? `Use: ${counted(over, 'shows', 'show')}` : 'Use these counts'}
+        <Button look="solid" disabled={keeping} onClick={() => onTake(false)}>
+          {n === undefined ? `Use: ${counted(over, 'shows', 'show')}` : 'Use these counts'}
         </Button>
+        {other === 'waits' && (
+          <Button disabled={keeping} onClick={() => onTake(true)}>
+            Use, then the {face === 'wrong' ? 'right' : 'wrong'} side
+          </Button>
+        )}
         {doubtful.length > 0 && (
           <Button
             onClick={() => {

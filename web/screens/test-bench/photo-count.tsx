@@ -14,13 +14,15 @@ import { ApiError, sendFile } from '../../ground/api';
 import { useLengths } from '../../ground/lengths-context';
 import { issueInWords } from '../../words/refusals';
 import { measuredPhoto } from '../../workers/eye';
-import { countsOf, depthsOf, findsOf, type Find } from './finds';
+import { countsOf, findsOf, sureOf, type Find } from './finds';
 import { FoundOnPhoto } from './found-on-photo';
+import { joinedFinds, takenFrom, type FindsByFace } from './joined-finds';
 import type { ScrapDraft } from './scrap-draft';
 
 interface PhotoCountProps {
   readonly bench: MarginPart;
   readonly sewn: DialSettings;
+  readonly draft: Pick<ScrapDraft, 'faces' | 'photoId'>;
   set(patch: Partial<ScrapDraft>): void;
 }
 
@@ -42,7 +44,7 @@ const nothingBeside = (reference: string) =>
 const asking: Stage = { is: 'asking', issues: [] };
 
 /** Counts from a photo of the scrap on its card; what was found is shown, and is the person’s to say. */
-export function PhotoCount({ bench, sewn, set }: PhotoCountProps) {
+export function PhotoCount(props: PhotoCountProps) {
   const [open, setOpen] = useState(false);
   return (
     <>
@@ -51,16 +53,25 @@ export function PhotoCount({ bench, sewn, set }: PhotoCountProps) {
         Count from a photo
       </Button>
       <FormDialog title="Count from a photo" open={open} onOpenChange={setOpen} wide="picture">
-        {open && <Counting bench={bench} sewn={sewn} set={set} onDone={() => setOpen(false)} />}
+        {open && <Counting {...props} onDone={() => setOpen(false)} />}
       </FormDialog>
     </>
   );
 }
 
-function Counting({ bench, sewn, set, onDone }: PhotoCountProps & { onDone(): void }) {
+const otherFace: Readonly<Record<Face, Face>> = { wrong: 'right', right: 'wrong' };
+
+function Counting({
+  bench,
+  sewn,
+  draft: { faces = {}, photoId },
+  set,
+  onDone,
+}: PhotoCountProps & { onDone(): void }) {
   const { margin, judgedBy } = bench;
+  const hidden = margin.hiddenOnRight?.(bench.plan);
   const lengths = useLengths();
-  const [face, setFace] = useState<Face>('wrong');
+  const [face, setFace] = useState<Face>(hidden && faces.wrong && !faces.right ? 'right' : 'wrong');
   const [stage, setStage] = useState<Stage>(asking);
   const [trouble, setTrouble] = useState<string | null>(null);
   const [keeping, setKeeping] = useState(false);
@@ -103,14 +114,22 @@ function Counting({ bench, sewn, set, onDone }: PhotoCountProps & { onDone(): vo
     running.current?.abort();
     setStage(asking);
   };
-  const take = async (file: File, finds: readonly Find[]) => {
-    const { n, short, over } = countsOf(finds);
-    // The right side shows only what comes through; how many were sewn the other side tells.
-    set(face === 'right' ? { over } : { n, short, over, depths: depthsOf(finds) });
+  const together = (seen: FindsByFace) =>
+    hidden && seen.wrong && seen.right
+      ? joinedFinds({ wrong: seen.wrong, right: seen.right }, judgedBy, hidden.hiddenMm)
+      : null;
+  const take = async (file: File, finds: readonly Find[], andOther: boolean) => {
+    const seen = { ...faces, [face]: finds };
+    set({ ...takenFrom(seen, together(seen)), faces: seen });
     setKeeping(true);
     try {
-      set({ photoId: (await sendFile<Photo>('photos', file)).id });
-      onDone();
+      // The photo that is kept is the one in which the depths have their places.
+      if (face === 'wrong' || !faces.wrong || photoId === null) {
+        set({ photoId: (await sendFile<Photo>('photos', file)).id });
+      }
+      if (!andOther) return onDone();
+      setFace(otherFace[face]);
+      setStage(asking);
     } catch (error) {
       const why = error instanceof ApiError ? error.message : 'The server does not answer.';
       setTrouble(`The counts are in the form. The photo could not be kept: ${why}`);
@@ -119,18 +138,30 @@ function Counting({ bench, sewn, set, onDone }: PhotoCountProps & { onDone(): vo
     }
   };
 
+  const other = otherFace[face];
   if (stage.is === 'found') {
+    const seen = { ...faces, [face]: stage.finds };
+    const joined = together(seen);
     return (
       <FoundOnPhoto
         {...stage}
         face={face}
         words={margin.words}
         judgedBy={judgedBy}
+        used={takenFrom(seen, joined)}
+        sure={sureOf(joined?.finds ?? stage.finds)}
+        other={
+          !hidden
+            ? 'none'
+            : faces[other]
+              ? { onBoth: joined?.onBoth ?? null, disagree: joined?.disagree[face] ?? [] }
+              : 'waits'
+        }
         trouble={trouble}
         keeping={keeping}
         onFinds={(finds) => setStage({ ...stage, finds })}
         onAnother={() => setStage(asking)}
-        onTake={() => void take(stage.file, stage.finds)}
+        onTake={(andOther) => void take(stage.file, stage.finds, andOther)}
       />
     );
   }
@@ -154,7 +185,15 @@ function Counting({ bench, sewn, set, onDone }: PhotoCountProps & { onDone(): vo
       }}
     >
       {/* Of a line the right side does not show what it was led along. */}
-      <div hidden={!margin.hiddenOnRight}>
+      <div hidden={!hidden}>
+        {faces[other] && (
+          <p className="pb-2" role="status">
+            <b>
+              The {other} side is counted: {countsOf(faces[other]).n} {margin.words.counted}.
+            </b>{' '}
+            Turn the scrap over. Every {margin.words.one} is looked up on the other side.
+          </p>
+        )}
         <RadioRow<Face>
           label="Which side is up?"
           value={face}

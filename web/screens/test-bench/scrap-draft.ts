@@ -1,14 +1,10 @@
 import { symptomIds, type SymptomId } from '../../../core/diagnose/symptom';
-import type { MeasuredDepth } from '../../../core/margin/measured-depths';
 import type { DialSettings } from '../../../core/kit/dial-steps';
 import { keepHere, keptHere, useKeptHere } from '../../ground/kept-here';
 import { newId } from '../../ground/new-id';
 import { verdicts, type Verdict } from '../../../contract/records';
-
-/** A stitch as it was measured in a photo. */
-export interface KeptDepth extends MeasuredDepth {
-  readonly atMm: [xMm: number, yMm: number];
-}
+import type { KeptDepth } from './finds';
+import type { FindsByFace } from './joined-finds';
 
 /** A scrap that is being written down. */
 export interface ScrapDraft {
@@ -23,6 +19,8 @@ export interface ScrapDraft {
   readonly over: number | null;
   /** Those of n that were measured in a photo; gone once the counts are set otherwise. */
   readonly depths?: readonly KeptDepth[];
+  /** What was found on the faces that were photographed; gone with the depths. */
+  readonly faces?: FindsByFace;
   /** Faults of the check that another drift decides, where there is one. */
   readonly also: number | null;
   /** Faults of checks that are counted only when one wants to; by their name. */
@@ -86,6 +84,9 @@ function isDraft(value: unknown): value is ScrapDraft {
     draft.more !== null &&
     [draft.photoId, draft.sewnOn].every(isWord) &&
     (draft.depths === undefined || Array.isArray(draft.depths)) &&
+    [draft.faces?.wrong, draft.faces?.right].every(
+      (finds) => finds === undefined || Array.isArray(finds),
+    ) &&
     Array.isArray(draft.symptoms) &&
     (draft.symptoms as unknown[]).every((id) => symptomIds.includes(id as SymptomId)) &&
     (draft.verdict === null || verdicts.includes(draft.verdict as Verdict)) &&

@@ -88,7 +88,7 @@ export function ScrapForm({ bench }: { bench: Bench }) {
       {looped && <MeasuredFields draft={draft} set={setDraft} issues={issues} />}
       {photoCounted && (
         <Suspense>
-          <PhotoCount bench={photoCounted} sewn={sewn} set={setDraft} />
+          <PhotoCount bench={photoCounted} sewn={sewn} draft={draft} set={setDraft} />
         </Suspense>
       )}
       {margin && counted && (
@@ -100,7 +100,7 @@ export function ScrapForm({ bench }: { bench: Bench }) {
           draft={draft}
           tried={tried && !onlyLooked}
           // Counted otherwise than it was measured: then the count stands.
-          set={(patch) => setDraft({ ...patch, depths: [] })}
+          set={(patch) => setDraft({ ...patch, depths: [], faces: {} })}
         />
       )}
       {cornered && <CornersFields draft={draft} set={setDraft} />}

@@ -1,0 +1,84 @@
+import { depthByBoth, matchFaces, type OutsideBite } from '../eye/both-faces';
+import { measureScrap } from '../eye/measure';
+import type { MeasuredStitch } from '../eye/measured-scrap';
+import { Impossible } from '../impossible';
+import { drawnFaces, type DrawnPhoto, type EyeCase } from './eye-study';
+
+/** How well bites of both faces are told to be the same. */
+export interface FacesSeen {
+  readonly scraps: number;
+  /** Scraps of which one photo was refused. */
+  readonly refused: number;
+  /** Scraps whose faces could not be laid together surely enough. */
+  readonly unsure: number;
+  /** Of the bites that were matched, those that really are one. */
+  readonly rightlyShare: number;
+  /** Off by so much in the root of the mean square: by the wrong side alone, and by both, mm. */
+  readonly depthErrorMm: { readonly alone: number; readonly both: number };
+}
+
+/** Less sure than this, faces are not laid together. */
+const surely = 0.9;
+const nearMm = 1.2;
+
+/** Which true stitch a find is; −1 for none. */
+function trueOf({ truth }: DrawnPhoto, { atMm }: MeasuredStitch): number {
+  const away = truth.map((one) => Math.hypot(one.atMm[0] - atMm[0], one.atMm[1] - atMm[1]));
+  const nearest = away.indexOf(Math.min(...away));
+  return away[nearest]! <= nearMm ? nearest : -1;
+}
+
+export const depthOf = ({ depthMm, depthSpreadMm }: MeasuredStitch) =>
+  depthMm === null ? null : { depthMm, depthSpreadMm: depthSpreadMm ?? 0 };
+
+const rootMeanSquare = (values: readonly number[]) =>
+  Math.sqrt(values.reduce((sum, value) => sum + value * value, 0) / values.length);
+
+/** Draws both faces of so many scraps and sees whether their bites are matched. @param random 0 … 1 */
+export function facesStudy(it: EyeCase, scraps: number, random: () => number): FacesSeen {
+  let [refused, unsure, matched, rightly] = [0, 0, 0, 0];
+  const errors = { alone: [] as number[], both: [] as number[] };
+  for (let n = 0; n < scraps; n++) {
+    const { wrong, right } = drawnFaces(it, random);
+    let seen: { inside: MeasuredStitch[]; outside: MeasuredStitch[] };
+    try {
+      seen = {
+        inside: measureScrap(wrong.window, wrong.expected)!.stitches.filter((one) => one.counted),
+        outside: [...measureScrap(right.window, right.expected)!.stitches],
+      };
+    } catch (error) {
+      if (!(error instanceof Impossible)) throw error;
+      refused++;
+      continue;
+    }
+    const { thicknessMm: hiddenMm } = it.plan.cloth;
+    const outside = seen.outside.map((one): OutsideBite => {
+      const depth = depthOf(one);
+      return { atMm: one.atMm, depth, shows: depth !== null };
+    });
+    const inside = seen.inside.map((one) => ({ atMm: one.atMm, depth: depthOf(one) }));
+    const match = matchFaces(inside, outside, hiddenMm);
+    if (!match || match.sure < surely) {
+      unsure++;
+      continue;
+    }
+    match.onRight.forEach((j, i) => {
+      if (j === null) return;
+      matched++;
+      const bite = trueOf(wrong, seen.inside[i]!);
+      if (bite === trueOf(right, seen.outside[j]!)) rightly++;
+      const { depth } = inside[i]!;
+      if (bite < 0 || !depth) return;
+      const { depthMm } = wrong.truth[bite]!;
+      errors.alone.push(depth.depthMm - depthMm);
+      errors.both.push(depthByBoth(depth, outside[j]!, hiddenMm).depthMm - depthMm);
+    });
+  }
+  return {
+    ...{ scraps, refused, unsure, rightlyShare: rightly / matched },
+    depthErrorMm: {
+      alone: rootMeanSquare(errors.alone),
+      both: rootMeanSquare(errors.both),
+    },
+  };
+}
