@@ -105,3 +105,44 @@ test('by keyboard, at 390 px: along the finds, what one is, one more, and Escape
   await expect(dialog).toBeHidden();
   await expect(page.getByRole('spinbutton', { name: /^Bites sewn/ })).toHaveValue('24');
 });
+
+test('both faces: the second is matched with the first bite by bite, and both together are written down', async ({
+  page,
+  app,
+}) => {
+  const dialog = await counting(page, app);
+  const input = dialog.getByLabel('Photo of the scrap on its card');
+  const picture = dialog.getByRole('application', { name: /finds/ });
+  await input.setInputFiles(file((await capeScrapPhoto('wrong')).jpeg));
+  await expect(picture).toBeVisible({ timeout: 60_000 });
+  const found = await picture.locator('[data-find]').count();
+  await dialog.getByRole('button', { name: 'Use, then the right side' }).press('Enter');
+  await expect(dialog.getByRole('status')).toContainText(
+    `The wrong side is counted: ${found} bites`,
+  );
+  await expect(dialog.getByRole('radio', { name: 'Right side, opened out' })).toBeChecked();
+
+  await input.setInputFiles(file((await capeScrapPhoto('right')).jpeg));
+  await expect(picture).toBeVisible({ timeout: 60_000 });
+  await expect(dialog.getByText('Matched with the other side')).toContainText(
+    `${found} bites seen`,
+  );
+  // What one says of either face is what the scrap is counted by.
+  const numbers = dialog.locator('b.big-number');
+  await expect(numbers).toHaveText([String(found), '0', '0']);
+  await dialog.getByRole('radio', { name: 'Shows outside' }).click();
+  await expect(numbers).toHaveText([String(found), '0', '1']);
+  await dialog.getByRole('button', { name: 'Use these counts' }).click();
+  await expect(dialog).toBeHidden();
+  await expect(page.getByRole('spinbutton', { name: /^Show on the right side/ })).toHaveValue('1');
+  // Kept over a reload; the photo is that of the wrong side, where the depths have their places.
+  await page.reload();
+  await expect(page.getByRole('spinbutton', { name: /^Bites sewn/ })).toHaveValue(String(found));
+  await page.getByRole('button', { name: /^Record scrap/ }).click();
+  await expect(page.getByText(`${found} bites`, { exact: false }).first()).toBeVisible();
+  const kept = await app.api<{ photoId: string | null; counts: Counted[] }[]>(
+    'attempts?planId=plan-cape',
+  );
+  const [{ depths = [] } = {}] = kept.find(({ photoId }) => photoId !== null)?.counts ?? [];
+  expect(depths).toHaveLength(found - 1);
+});

@@ -1,29 +1,37 @@
 import sharp from 'sharp';
 import { scrapOnCard } from '../core/study/card-photo';
+import type { Face } from '../core/eye/seen-on';
 import { finishById } from '../core/finish/catalogue';
 import { marginOfPlan } from '../core/plan/margin-of-plan';
 import { plainPlan } from '../core/plan/plain-plan';
 import { setUpOf } from '../core/plan/set-up-of';
+import { shownThreadMm } from '../core/plan/shown-thread';
 import { drawnScrap, photographed } from '../core/study/scrap-photo';
 import { sewSwatch } from '../core/swatch/swatch';
 
-/** Where the cape's dials stand in the demo. */
-const dials = { widthMm: 2.2, needlePositionMm: 0.4, guideMm: -1, lengthMm: 2.5 };
+/** Where the cape's dials stand in the demo; the hand bites 0.3 mm deeper. */
+const dials = { widthMm: 2.2, needlePositionMm: 0.4, guideMm: -0.7, lengthMm: 2.5 };
+/** The cape's flannel, mm. */
+const thicknessMm = 1;
 
-/** A photo of a scrap of the cape's blind hem on its card, as a JPEG, and how many bites it has. */
-export async function capeScrapPhoto(): Promise<{ readonly jpeg: Buffer; readonly bites: number }> {
+/** A photo of a face of a scrap of the cape's blind hem on its card, as a JPEG, and how many bites it has. */
+export async function capeScrapPhoto(
+  face: Face = 'wrong',
+): Promise<{ readonly jpeg: Buffer; readonly bites: number }> {
   const finish = finishById('blind-hem')!;
-  const plan = plainPlan(finish, 'flat');
-  const [fold] = marginOfPlan(finish, 'flat').references(plan, dials);
-  const swatch = sewSwatch(setUpOf(finish, plan), dials, fold, 95, 12);
+  const plan = plainPlan(finish, 'flat', { thicknessMm });
+  const margin = marginOfPlan(finish, 'flat');
+  const set = setUpOf(finish, plan);
+  const [fold] = margin.references(plan, dials);
+  const swatch = sewSwatch(set, dials, fold, 95, 12);
   const flat = drawnScrap(
     swatch,
-    null,
+    face === 'right' ? shownThreadMm(margin, set, plan, dials, swatch) : null,
     {
       ...{ cloth: 0.32, thread: 0.62, weave: 0.12, print: 'checked', shadow: 0.35 },
       ...{ beyond: 'under', seed: 'w' },
     },
-    { middleMm: [50, 32], angle: 0.03, turned: [1, 1] },
+    { middleMm: [50, 32], angle: 0.03, turned: face === 'right' ? [-1, -1] : [1, 1] },
     [100, 60],
     11,
   );

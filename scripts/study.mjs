@@ -21,8 +21,9 @@ await build({
   },
   ssr: { noExternal: true, external: ['js-aruco2'] },
 });
-const { runStudy, runDifferentialStudy, runEyeStudy, runMeasuredStudy, runPlacingStudy } =
-  await import(pathToFileURL(join(folder, 'study.mjs')).href);
+const { runStudy, runDifferentialStudy, runPlacingStudy, runMeasuredStudy, ...eye } = await import(
+  pathToFileURL(join(folder, 'study.mjs')).href
+);
 const [covered, walked] = process.argv[2]
   ? [Number(process.argv[2]), Number(process.argv[2])]
   : [500, 500];
@@ -31,7 +32,10 @@ const looped = runDifferentialStudy(covered);
 const placed = runPlacingStudy(walked);
 const measured = runMeasuredStudy(Math.ceil(walked / 5));
 // A photo takes as long as a hundred sewists.
-const eyed = runEyeStudy(Math.max(2, Math.ceil(walked / 25)), (name) => console.error(`… ${name}`));
+const photos = Math.max(2, Math.ceil(walked / 25));
+const told = (name) => console.error(`… ${name}`);
+const eyed = eye.runEyeStudy(photos, told);
+const faces = eye.runFacesStudy(photos, told);
 rmSync(folder, { recursive: true, force: true });
 
 const percent = (share) => (Number.isFinite(share) ? `${(100 * share).toFixed(1)} %` : '–');
@@ -99,5 +103,16 @@ for (const { name, seen: it } of eyed) {
   const mm = (value) => (Number.isFinite(value) ? `${value.toFixed(3)} mm` : '–');
   console.log(
     `| ${name} | ${it.refused} of ${it.photos} | ${percent(it.foundShare)} | ${it.falseFinds.toFixed(2)} | ${percent(it.withinOneShare)} | ${mm(it.depthErrorMm.median)} (${mm(it.depthErrorMm.nineOfTen)}) | ${mm(it.lengthErrorMm)} | ${percent(it.coverage)} | ${it.surelyWrong.toFixed(2)} |`,
+  );
+}
+
+console.log(
+  '\n| both faces of | not looked at | not laid together | matched rightly | depth off by the wrong side | by both |',
+);
+console.log('| --- | --- | --- | --- | --- | --- |');
+for (const { name, seen: it } of faces) {
+  const { alone, both } = it.depthErrorMm;
+  console.log(
+    `| ${name} | ${it.refused} of ${it.scraps} | ${it.unsure} | ${percent(it.rightlyShare)} | ${alone.toFixed(3)} mm | ${both.toFixed(3)} mm |`,
   );
 }

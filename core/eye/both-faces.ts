@@ -1,5 +1,6 @@
 import type { MeasuredDepth } from '../margin/measured-depths';
 import { normalDrift } from '../margin/normal';
+import { windowWidthMm } from './card';
 import { meanAndSpread } from './mean-and-spread';
 import { middleOf } from './middle';
 
@@ -36,10 +37,14 @@ const unseenMm = 0.05;
 const strayShare = 0.03;
 /** Depths of bites lie within so much of each other, mm: what a depth says where nothing is known. */
 const depthRangeMm = 1.5;
+/** So often a scrap is turned over end for end, as one is asked to. */
+const endForEndShare = 0.85;
+/** So often a bite of a scrap that was laid into the window lies beyond its ends. */
+const beyondShare = 0.02;
 /** Fewer tell nothing. */
 const leastBites = 3;
 
-/** How far each of some places lies along the straight line through all of them, mm. */
+/** How far each of some places lies along the straight line through all of them, mm from the window’s left. */
 function alongLine(places: readonly FaceBite[]): number[] {
   const [xs, ys] = [places.map(({ atMm }) => atMm[0]), places.map(({ atMm }) => atMm[1])];
   const [x, y] = [meanAndSpread(xs).mean, meanAndSpread(ys).mean];
@@ -47,7 +52,7 @@ function alongLine(places: readonly FaceBite[]): number[] {
   const product = xs.reduce((sum, one, i) => sum + (one - x) * (ys[i]! - y), 0);
   const slope = square > 0 ? product / square : 0;
   const long = Math.hypot(1, slope);
-  return xs.map((one, i) => (one - x + slope * (ys[i]! - y)) / long);
+  return xs.map((one, i) => x + (one - x + slope * (ys[i]! - y)) / long);
 }
 
 /** The log of how likely what the right side shows is for a bite that the wrong side shows so deep. */
@@ -96,7 +101,14 @@ export function matchFaces(
         const way = together(inside, laid, spacingMm);
         const key = way.onRight.join();
         if (ways.has(key)) continue;
-        const log = likelihoodOf(way, { wrong, right, hiddenMm }, spacingMm);
+        const beyond = inside.filter((along) => {
+          const there = to + turned * (along - from);
+          return there < 0 || there > windowWidthMm;
+        }).length;
+        const log =
+          likelihoodOf(way, { wrong, right, hiddenMm }, spacingMm) +
+          Math.log(turned === -1 ? endForEndShare : 1 - endForEndShare) +
+          beyond * Math.log(beyondShare);
         ways.set(key, { ...way, log });
       }
     }

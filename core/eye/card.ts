@@ -35,12 +35,13 @@ const codes: Readonly<Record<CardKind, readonly number[]>> = {
   window: [11, 23, 47, 83],
   wrap: [101, 131, 157, 199],
 };
+/** Ten centimetres of seam show twenty-four bites of the usual hem. */
+export const windowWidthMm = 100;
 const windows: Readonly<Record<CardKind, { readonly widthMm: number; readonly heightMm: number }>> =
   {
-    // Ten centimetres of seam show twenty-four bites of the usual hem.
-    window: { widthMm: 100, heightMm: 60 },
+    window: { widthMm: windowWidthMm, heightMm: 60 },
     // An allowance lies over the paper’s edge: lower, and open below.
-    wrap: { widthMm: 100, heightMm: 40 },
+    wrap: { widthMm: windowWidthMm, heightMm: 40 },
   };
 
 /** Lays the card out on a page, in the middle of its width. */

@@ -2,6 +2,7 @@ import { depthByBoth, matchFaces, type OutsideBite } from '../eye/both-faces';
 import { measureScrap } from '../eye/measure';
 import type { MeasuredStitch } from '../eye/measured-scrap';
 import { Impossible } from '../impossible';
+import { marginOfPlan } from '../plan/margin-of-plan';
 import { drawnFaces, type DrawnPhoto, type EyeCase } from './eye-study';
 
 /** How well bites of both faces are told to be the same. */
@@ -21,6 +22,12 @@ export interface FacesSeen {
 const surely = 0.9;
 const nearMm = 1.2;
 
+const hiddenOf = ({ finish, plan }: EyeCase) => {
+  const hidden = marginOfPlan(finish, plan.fold.variant).hiddenOnRight?.(plan);
+  if (!hidden) throw new RangeError(`No stitch of ${finish.id} is hidden.`);
+  return hidden;
+};
+
 /** Which true stitch a find is; −1 for none. */
 function trueOf({ truth }: DrawnPhoto, { atMm }: MeasuredStitch): number {
   const away = truth.map((one) => Math.hypot(one.atMm[0] - atMm[0], one.atMm[1] - atMm[1]));
@@ -28,7 +35,7 @@ function trueOf({ truth }: DrawnPhoto, { atMm }: MeasuredStitch): number {
   return away[nearest]! <= nearMm ? nearest : -1;
 }
 
-export const depthOf = ({ depthMm, depthSpreadMm }: MeasuredStitch) =>
+const depthOf = ({ depthMm, depthSpreadMm }: MeasuredStitch) =>
   depthMm === null ? null : { depthMm, depthSpreadMm: depthSpreadMm ?? 0 };
 
 const rootMeanSquare = (values: readonly number[]) =>
@@ -51,7 +58,7 @@ export function facesStudy(it: EyeCase, scraps: number, random: () => number): F
       refused++;
       continue;
     }
-    const { thicknessMm: hiddenMm } = it.plan.cloth;
+    const { hiddenMm } = hiddenOf(it);
     const outside = seen.outside.map((one): OutsideBite => {
       const depth = depthOf(one);
       return { atMm: one.atMm, depth, shows: depth !== null };

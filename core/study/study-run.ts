@@ -2,6 +2,7 @@ import { finishById } from '../finish/catalogue';
 import { evenDraws } from '../swatch/draw';
 import type { Finish } from '../finish/finish';
 import type { SewingPlan } from '../finish/sewing-plan';
+import { marginOfPlan } from '../plan/margin-of-plan';
 import {
   differentialCoverage,
   differentialReached,
@@ -10,6 +11,7 @@ import {
 } from './differential-study';
 import { eyeCases } from './eye-cases';
 import { eyeStudy, type EyeSeen } from './eye-study';
+import { facesStudy, type FacesSeen } from './faces-study';
 import { measuredStudy, type MeasuredStudy } from './measured-study';
 import { placingReached } from './placing-study';
 import { coverage, reached, type Coverage, type Reached, type StudySetting } from './study';
@@ -162,3 +164,19 @@ export const runEyeStudy = (
     told(it.name);
     return { name: it.name, seen: eyeStudy(it, photos, evenDraws(600 + i)) };
   });
+
+/** How well the bites of both faces are matched: on every kind of photo of a hidden stitch. */
+export const runFacesStudy = (
+  scraps: number,
+  told: (name: string) => void,
+): { readonly name: string; readonly seen: FacesSeen }[] =>
+  eyeCases()
+    .filter(({ plan, face, finish, onCard }) => {
+      const { hiddenOnRight } = marginOfPlan(finish, plan.fold.variant);
+      return face === 'wrong' && hiddenOnRight && !onCard;
+    })
+    .map((it, i) => {
+      const name = it.name.replace(', wrong side', ', both faces');
+      told(name);
+      return { name, seen: facesStudy(it, scraps, evenDraws(700 + i)) };
+    });

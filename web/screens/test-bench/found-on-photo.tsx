@@ -140,7 +140,7 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
       {find && (
         <div aria-live="polite">
           <RadioRow
-            label={`${capital(words.one)} ${finds.indexOf(find) + 1} of ${finds.length}${asksAbout(find) ? ', doubtful' : ''}`}
+            label={`${face === 'wrong' ? capital(words.one) : 'Place'} ${finds.indexOf(find) + 1} of ${finds.length}${asksAbout(find) ? ', doubtful' : ''}`}
             value={find.judged}
             itemClass="px-2 py-1.5"
             options={judgements.map((value) => ({ value, shown: names[value] }))}

@@ -118,13 +118,14 @@ function Counting({
     hidden && seen.wrong && seen.right
       ? joinedFinds({ wrong: seen.wrong, right: seen.right }, judgedBy, hidden.hiddenMm)
       : null;
+  // The photo that is kept is the one in which the depths have their places.
+  const keepsPhoto = face === 'wrong' || !faces.wrong || photoId === null;
   const take = async (file: File, finds: readonly Find[], andOther: boolean) => {
     const seen = { ...faces, [face]: finds };
     set({ ...takenFrom(seen, together(seen)), faces: seen });
     setKeeping(true);
     try {
-      // The photo that is kept is the one in which the depths have their places.
-      if (face === 'wrong' || !faces.wrong || photoId === null) {
+      if (keepsPhoto) {
         set({ photoId: (await sendFile<Photo>('photos', file)).id });
       }
       if (!andOther) return onDone();
@@ -191,7 +192,7 @@ function Counting({
             <b>
               The {other} side is counted: {countsOf(faces[other]).n} {margin.words.counted}.
             </b>{' '}
-            Turn the scrap over. Every {margin.words.one} is looked up on the other side.
+            Turn the scrap over like a page: each {margin.words.one} is then found on both sides.
           </p>
         )}
         <RadioRow<Face>
@@ -237,7 +238,8 @@ function Counting({
         </span>
       </div>
       <p className="text-sm text-soft">
-        Or paste a picture here. It is measured in this browser, and kept with the scrap.
+        Or paste a picture here. It is measured in this browser{' '}
+        {keepsPhoto ? 'and kept with the scrap.' : 'only: the photo of the wrong side is kept.'}
       </p>
       <FileInput
         ref={input}
