@@ -19,7 +19,7 @@ const at = (values: Float32Array, xMm: number, yMm: number) =>
   values[Math.round(yMm * pxPerMm) * width + Math.round(xMm * pxPerMm)]!;
 
 test('what is the same along an edge is taken away on both its sides, and thread is left', () => {
-  const { even, usual } = alongEdge(picture(-0.4, 0.5, 0.1), edge);
+  const { even, usual } = alongEdge(picture(-0.4, 0.5, 0.1));
   for (const [yMm, cloth] of [
     [2, -0.4],
     [9, 0.5],
@@ -42,7 +42,7 @@ test('how far a row lies beyond the edge is told on the paper’s side', () => {
 test('a row is taken times what makes the same thread as plain there as on the cloth', () => {
   // On the cloth it is lighter by 0.5, on the paper darker by 0.4: −1.25 times, to a seventh, since a
   // tenth of every row is thread and some of it stays in the mean.
-  const gains = gainsFor(alongEdge(picture(-0.4, 0.5, 0.1), edge), edge, 0.5);
+  const gains = gainsFor(alongEdge(picture(-0.4, 0.5, 0.1)), edge, 0.5);
   expect(gains.slice(0, height / 2 - 1).every((gain) => gain === 1)).toBe(true);
   expect(Math.abs(middleOf(gains.slice(height / 2 + 4)) + 1.25)).toBeLessThan(1.25 / 7);
   const twice = rowsTimes(picture(1, 1, 1), gains);
@@ -55,7 +55,7 @@ test('whatever the tones, thread is as plain on the paper, or made up for by the
   fc.assert(
     fc.property(tone, tone, tone, (cloth, paper, thread) => {
       fc.pre(Math.abs(thread - cloth) > 0.05);
-      const gains = gainsFor(alongEdge(picture(cloth, paper, thread), edge), edge, thread - cloth);
+      const gains = gainsFor(alongEdge(picture(cloth, paper, thread)), edge, thread - cloth);
       for (const gain of gains.slice(height / 2 + 8, -8)) {
         expect(Math.abs(gain)).toBeLessThanOrEqual(mostGain);
         if (Math.abs(gain) === mostGain) continue;

@@ -4,7 +4,6 @@ import { middleOf } from './middle';
 import { lookAlong } from './on-seam';
 import type { RawEdge } from './raw-edge';
 import type { TracedHole } from './trace';
-import { turnedBy } from './waves';
 
 // Asked for at every pixel.
 const { abs, cos, hypot, max, min, sin } = Math;
@@ -25,9 +24,10 @@ export interface AlongEdge {
 /**
  * Takes apart what is the same along an edge and what is not: by the mean along each row, and once
  * more by a mean that leaves out what stands out of the first.
+ *
+ * @param turned rows run along the edge
  */
-export function alongEdge(tones: Field, { angle }: RawEdge): AlongEdge {
-  const turned = turnedBy(tones, angle);
+export function alongEdge(turned: Field): AlongEdge {
   const { width, height, values } = turned;
   const first = averagedAlong(turned, alongMm).values;
   const clipped = Float32Array.from(values);

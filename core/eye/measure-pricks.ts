@@ -46,6 +46,7 @@ export function measurePricks(
     lengthMm: apart.mean > 0 ? apart : { mean: seam.repeatMm / seen.stitches, sd: 0 },
     widthMm: null,
     reference: null,
+    edge: null,
     plain,
     sure: atMostOneWrong(stitches.map(({ sure }) => sure)),
   };

@@ -173,6 +173,7 @@ export function measureThread(
     lengthMm: lengths.mean > 0 ? lengths : { mean: seam.repeatMm / seen.stitches, sd: 0 },
     widthMm: straight ? null : Math.abs(offs(1) - offs(-1)),
     reference: line && referenceEnds(line, seam, thread, pxPerMm),
+    edge: null,
     plain: best.plain / leastPlainness,
     sure: line ? atMostOneWrong(counted.map(({ sure }) => sure)) : 0,
   };

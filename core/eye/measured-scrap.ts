@@ -16,6 +16,17 @@ export interface MeasuredStitch {
   readonly counted: boolean;
 }
 
+/** How a raw edge lies beside what is sewn over it. */
+export interface SeenEdge {
+  /** How much longer it is than the straight line from its one end to its other, as a share. */
+  readonly longerShare: number;
+  /** Threads of the cloth that stick out beyond the stitches: where each ends in the window, and how far out. */
+  readonly whiskers: readonly {
+    readonly atMm: readonly [xMm: number, yMm: number];
+    readonly beyondMm: number;
+  }[];
+}
+
 /** What a picture of one face of a scrap tells. */
 export interface MeasuredScrap {
   readonly stitches: readonly MeasuredStitch[];
@@ -29,8 +40,10 @@ export interface MeasuredScrap {
   readonly lengthMm: { readonly mean: number; readonly sd: number };
   /** From the outermost holes on one side to those on the other; null for a line. */
   readonly widthMm: number | null;
-  /** The line it was measured from, as two places in the window. */
+  /** The line it was measured from, from place to place in the window. */
   readonly reference: readonly (readonly [number, number])[] | null;
+  /** The raw edge that was sewn over; null for any other stitch. */
+  readonly edge: SeenEdge | null;
   /** How plainly its thread stands out: so many times what it must at least, 1 or more. */
   readonly plain: number;
   /** How sure it is that the counts are right to within one, 0 … 1. */

@@ -47,6 +47,41 @@ test.each(['plain, dark thread, sharp', 'checked, soft'])(
   },
 );
 
+test('an edge that was stretched is followed; its waves and the threads that stick out of it are told', () => {
+  const edge = {
+    ...{ waveMm: 1, everyMm: 24 },
+    whiskers: [
+      { alongMm: 20, lengthMm: 1, leanMm: 0.2 },
+      { alongMm: 40, lengthMm: 3, leanMm: -0.5 },
+      { alongMm: 70, lengthMm: 5, leanMm: 1 },
+    ],
+  };
+  const it = kind('plain, light thread, soft');
+  const photo = drawnPhoto({ ...it, look: { ...it.look, edge } }, evenDraws(9));
+  const measured = measureScrap(photo.window, photo.expected)!;
+  // A wave of 1 mm every 24 mm is longer by (2π/24)²/4 = 1.7 %.
+  expect(measured.edge!.longerShare).toBeGreaterThan(0.013);
+  expect(measured.edge!.longerShare).toBeLessThan(0.02);
+  // The first is held: it ends among the stitches.
+  const [one, other] = measured.edge!.whiskers.map(({ beyondMm }) => beyondMm).sort();
+  expect(measured.edge!.whiskers).toHaveLength(2);
+  expect(one).toBeCloseTo(3, 0);
+  expect(other).toBeCloseTo(5, 0);
+  // What was measured from follows the edge, and every swing lies where it was drawn.
+  expect(measured.reference!.length).toBeGreaterThan(50);
+  const swings = measured.stitches.filter(({ counted }) => counted);
+  const off = photo.truth.map(({ atMm, depthMm }) => {
+    const away = swings.map((swing) =>
+      Math.hypot(swing.atMm[0] - atMm[0], swing.atMm[1] - atMm[1]),
+    );
+    const nearest = swings[away.indexOf(Math.min(...away))]!;
+    return { away: Math.min(...away), depth: Math.abs(nearest.depthMm! - depthMm) };
+  });
+  const middle = (values: number[]) => values.toSorted((a, b) => a - b)[values.length >> 1]!;
+  expect(middle(off.map(({ away }) => away))).toBeLessThan(0.2);
+  expect(middle(off.map(({ depth }) => depth))).toBeLessThan(0.1);
+});
+
 test('what is wrong is said, and nothing is counted', () => {
   const { expected } = drawnPhoto(kind('coarse weave, soft'), evenDraws(5));
   const codeOf = (window: ScaledImage) => {

@@ -8,6 +8,7 @@ import {
   type AlongEdge,
 } from './along-edge';
 import type { Expected } from './expected';
+import { courseAt, edgeCourse, longerThanStraight, bentMm, straightened } from './edge-course';
 import { aboutMean, coarser, standingOut, toned, type Field } from './flatten';
 import { seamFinder, type FoundSeam } from './find-seam';
 import type { ScaledImage } from './grey';
@@ -19,6 +20,7 @@ import { refuse } from './refused';
 import type { Seen } from './seen';
 import { plainness, traced, type TracedHole } from './trace';
 import { turnedBy } from './waves';
+import { whiskersBeyond } from './whiskers';
 
 const { abs, cos, hypot, max, min, sin } = Math;
 
@@ -32,8 +34,15 @@ function paperSideOf({ holes }: Seen): 1 | -1 {
   return mean(holes.filter(({ counted }) => counted)) >= mean(holes) ? 1 : -1;
 }
 
+/** Off its straight line by less, the root of the mean square, an edge is straight: thread over it does as much, mm. */
+const leastBentMm = 0.17;
+
 interface Found {
   readonly edge: RawEdge;
+  /** How far the edge lies off its straight line, strip by strip. */
+  readonly course: readonly number[];
+  /** The picture turned along the edge, which is straight in it. */
+  readonly tones: Field;
   readonly picture: AlongEdge;
   readonly seam: FoundSeam;
   readonly thread: readonly TracedHole[];
@@ -58,10 +67,10 @@ export function measureOverEdge(
   onShare: (share: number) => boolean,
 ): MeasuredScrap | null {
   const { seen } = expected;
-  const tones = aboutMean(toned(window));
-  const edges = rawEdges(coarser(tones, scale.coarse));
+  const whole = aboutMean(toned(window));
+  const edges = rawEdges(coarser(whole, scale.coarse));
   if (edges.length === 0) refuse('no-edge');
-  const fine = coarser(tones, scale.fine);
+  const fine = coarser(whole, scale.fine);
   const times = max(1, Math.round(scale.coarse / scale.fine));
   const side = paperSideOf(seen);
   const seamsIn = (standing: Field, edge: RawEdge, lighter: boolean) => {
@@ -73,7 +82,10 @@ export function measureOverEdge(
   };
   let best: Found | null = null;
   for (const [i, edge] of edges.entries()) {
-    const picture = alongEdge(fine, edge);
+    const turned = turnedBy(fine, edge.angle);
+    const course = edgeCourse(turned, edge);
+    const tones = bentMm(course) < leastBentMm ? turned : straightened(turned, course);
+    const picture = alongEdge(tones);
     for (const lighter of [true, false]) {
       // What is lighter than the cloth is taken to be darker than the paper.
       const gains = beyondMm(fine, edge).map((mm) => (mm > 0 && lighter ? -1 : 1));
@@ -83,20 +95,27 @@ export function measureOverEdge(
       // Half a repeat on, what is darker than its surroundings looks like thread that is lighter.
       const thread = traced(standing, seen, seam);
       const plain = plainness(standing, seam, thread);
-      if (plain > (best?.plain ?? 0)) best = { edge, picture, seam, thread, plain };
+      if (plain > (best?.plain ?? 0)) {
+        best = { edge, course, tones, picture, seam, thread, plain };
+      }
     }
     if (!onShare((0.7 * (i + 1)) / edges.length)) return null;
   }
   if (!best) return refuse('no-stitch');
-  const { edge, picture, seam, thread } = best;
+  const { edge, course, tones, picture, seam, thread } = best;
   const contrast = contrastOnCloth(picture.even, seam, edge, thread);
   const gains = gainsFor(picture, edge, contrast);
   const standing = standingOut(rowsTimes(picture.even, gains));
   const findAlong = seamsIn(standing, edge, seam.lighter);
-  const turned = turnedBy(fine, edge.angle);
-  const measured = measureThread(expected, turned, standing, findAlong(0), findAlong);
-  const honest = asFarAsSeen(measured, expected, gains, turned.pxPerMm);
-  return onShare(1) ? turnedBack(honest, window, edge.angle) : null;
+  const measured = measureThread(expected, tones, standing, findAlong(0), findAlong);
+  const honest = asFarAsSeen(measured, expected, gains, tones.pxPerMm);
+  const whiskers = whiskersBeyond(picture, edge, stitchedMm(honest, edge, tones)).map(
+    ({ tipMm, beyondMm }) => ({ atMm: tipMm, beyondMm }),
+  );
+  const seenEdge = { longerShare: longerThanStraight(course), whiskers };
+  if (!onShare(1)) return null;
+  const isBent = bentMm(course) >= leastBentMm;
+  return laidBack({ ...honest, edge: seenEdge }, window, edge.angle, isBent ? course : []);
 }
 
 /** Where a shadow is as light as thread, its end may lie so far from where it is lost, one spread, mm. */
@@ -126,21 +145,52 @@ function asFarAsSeen(
   return { ...measured, stitches, sure: measured.counts ? atMostOneWrong(counted) : 0 };
 }
 
-/** What was found in a picture that was turned, where it lies in the window. */
-function turnedBack(
+/** How far the stitches go beyond the edge, mm. */
+function stitchedMm(
+  { stitches }: MeasuredScrap,
+  { acrossMm, paper }: RawEdge,
+  { height, pxPerMm }: Field,
+): number {
+  const beyond = stitches.map(({ atMm }) => paper * (atMm[1] - height / 2 / pxPerMm - acrossMm));
+  return max(0, ...beyond);
+}
+
+/** A straight line with so many places that it can follow a course. */
+function alongCourse(
+  line: readonly (readonly [number, number])[],
+  course: readonly number[],
+): readonly (readonly [number, number])[] {
+  const [from, to] = [line[0], line.at(-1)];
+  if (course.length === 0 || !from || !to) return line;
+  const steps = max(1, Math.round(abs(to[0] - from[0])));
+  return Array.from({ length: steps + 1 }, (_, i) => {
+    const share = i / steps;
+    return [from[0] + (to[0] - from[0]) * share, from[1] + (to[1] - from[1]) * share] as const;
+  });
+}
+
+/** What was found in a picture that was turned, and straightened, where it lies in the window. */
+function laidBack(
   measured: MeasuredScrap,
   { width, height, pxPerMm }: ScaledImage,
   angle: number,
+  course: readonly number[],
 ): MeasuredScrap {
   const [xc, yc] = [width / 2 / pxPerMm, height / 2 / pxPerMm];
   const [c, s] = [cos(angle), sin(angle)];
-  const back = ([x, y]: readonly [number, number]): readonly [number, number] => [
-    xc + (x - xc) * c - (y - yc) * s,
-    yc + (x - xc) * s + (y - yc) * c,
-  ];
+  const back = ([x, y]: readonly [number, number]): readonly [number, number] => {
+    const off = y + courseAt(course, x) - yc;
+    return [xc + (x - xc) * c - off * s, yc + (x - xc) * s + off * c];
+  };
+  const laid = <T extends { readonly atMm: readonly [number, number] }>(one: T): T => ({
+    ...one,
+    atMm: back(one.atMm),
+  });
+  const { stitches, reference, edge } = measured;
   return {
     ...measured,
-    stitches: measured.stitches.map((one) => ({ ...one, atMm: back(one.atMm) })),
-    reference: measured.reference && measured.reference.map(back),
+    stitches: stitches.map(laid),
+    reference: reference && alongCourse(reference, course).map(back),
+    edge: edge && { ...edge, whiskers: edge.whiskers.map(laid) },
   };
 }

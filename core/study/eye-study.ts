@@ -117,8 +117,11 @@ function photoOf(
     expected: expectedOn(face, finish, plan, set, dials),
     dials,
     truth: counted.map(({ yMm, fromReferenceMm, stitch }) => {
+      const bend = it.look.edge
+        ? it.look.edge.waveMm * Math.sin((2 * Math.PI * yMm) / it.look.edge.everyMm)
+        : 0;
       const u = lying.turned[0] * (yMm - swatch.lengthMm / 2);
-      const v = lying.turned[1] * (shown ? 0 : fromReferenceMm);
+      const v = lying.turned[1] * (shown ? 0 : fromReferenceMm + bend);
       const drift = swatch.stitches[stitch!]!.driftMm[check.source] ?? 0;
       return {
         atMm: [lying.middleMm[0] + u * c - v * s, lying.middleMm[1] + u * s + v * c],

@@ -16,7 +16,22 @@ export interface ScrapLook {
   readonly shadow: number;
   /** Beyond its edge the cloth goes on under a fold, or ends, and paper is seen. */
   readonly beyond: 'under' | 'paper';
+  /** How a raw edge runs that is not straight and clean. */
+  readonly edge?: DrawnEdge;
   readonly seed: string;
+}
+
+/** A raw edge that was stretched, and threads of its cloth that stand out of it. */
+export interface DrawnEdge {
+  /** How far it swings to either side, mm, and how often. */
+  readonly waveMm: number;
+  readonly everyMm: number;
+  readonly whiskers: readonly {
+    readonly alongMm: number;
+    readonly lengthMm: number;
+    /** How far its end lies along from where it starts, mm. */
+    readonly leanMm: number;
+  }[];
 }
 
 /** How a scrap lies in the window. */
@@ -110,16 +125,20 @@ export function drawnScrap(
   const salt = seedrandom(look.seed)() * 50;
   const [c, s] = [cos(angle), sin(angle)];
   const half = swatch.lengthMm / 2;
+  const { edge } = look;
+  /** How far the edge, and what is led along it, lies off its straight line. */
+  const bend = (along: number) => (edge ? edge.waveMm * sin((2 * PI * along) / edge.everyMm) : 0);
   /** From the seam’s own mm to the window’s. */
   const place = (along: number, across: number): readonly [number, number] => {
-    const [u, v] = [turned[0] * (along - half), turned[1] * across];
+    const [u, v] = [turned[0] * (along - half), turned[1] * (across + bend(along))];
     return [middleMm[0] + u * c - v * s, middleMm[1] + u * s + v * c];
   };
   for (let row = 0; row < height; row++) {
     for (let column = 0; column < width; column++) {
       const [x, y] = [(column + 0.5) / pxPerMm, (row + 0.5) / pxPerMm];
       const [dx, dy] = [x - middleMm[0], y - middleMm[1]];
-      const across = turned[1] * (-dx * s + dy * c);
+      const along = turned[0] * (dx * c + dy * s) + half;
+      const across = turned[1] * (-dx * s + dy * c) - bend(along);
       let grey = clothAt(look, salt, dx * c + dy * s, across + 3);
       // What lies under the fold is in its shadow, and shows its other face.
       if (shownMm === null && across > 0 && look.beyond === 'paper') {
@@ -131,6 +150,10 @@ export function drawnScrap(
     }
   }
   const canvas = { image, width, height };
+  for (const { alongMm, lengthMm, leanMm } of edge?.whiskers ?? []) {
+    const line = [place(alongMm, -0.5), place(alongMm + leanMm, lengthMm)] as const;
+    drawThread(canvas, pxPerMm, line, 0.85 * look.cloth, false);
+  }
   if (shownMm) {
     swatch.stitches.forEach(({ yMm }, i) => {
       const mm = shownMm[i] ?? 0;

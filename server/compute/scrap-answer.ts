@@ -66,6 +66,7 @@ export function scrapAnswer({ query, picture }: ScrapAsked) {
     counts: measured.counts,
     lengthMm: measured.lengthMm,
     widthMm: measured.widthMm,
+    edge: measured.edge,
     sure: measured.sure,
   };
 }

@@ -13,7 +13,9 @@ export interface Ringed {
 interface ScrapPictureProps {
   readonly window: ScaledImage;
   readonly ringed: readonly Ringed[];
-  /** The line that was measured from. */
+  /** Where threads of the cloth end that stick out of its edge. */
+  readonly whiskers?: readonly (readonly [xMm: number, yMm: number])[] | undefined;
+  /** The line that was measured from, from place to place. */
   readonly reference: readonly (readonly [number, number])[] | null;
   readonly chosen: number | null;
   readonly label: string;
@@ -23,16 +25,21 @@ interface ScrapPictureProps {
   onKey(event: KeyboardEvent): void;
 }
 
+const noWhiskers: readonly (readonly [number, number])[] = [];
 /** A click so near to a find is meant for it, mm. */
 const nearMm = 2.6;
 
 /** The window of the card laid flat, with a ring around every find: round, square or pointed. */
 export function ScrapPicture(props: ScrapPictureProps) {
-  const { window, ringed, reference, chosen, label, onChoose, onPlace, onKey } = props;
+  const { window, ringed, whiskers = noWhiskers, reference, chosen, label } = props;
+  const { onChoose, onPlace, onKey } = props;
   const canvas = useRef<HTMLCanvasElement>(null);
   const { width, pxPerMm } = window;
   const widthMm = width / pxPerMm;
-  const [topPx, shownPx] = useMemo(() => band(window, ringed), [window, ringed]);
+  const [topPx, shownPx] = useMemo(
+    () => band(window, [...ringed.map(({ atMm }) => atMm), ...whiskers]),
+    [window, ringed, whiskers],
+  );
   const size = useMemo(() => ringSize(ringed), [ringed]);
   const heightMm = shownPx / pxPerMm;
   const topMm = topPx / pxPerMm;
@@ -90,17 +97,26 @@ export function ScrapPicture(props: ScrapPictureProps) {
             else onPlace?.([x, y]);
           }}
         >
-          {reference && reference.length === 2 && (
-            <line
-              x1={reference[0]![0]}
-              y1={reference[0]![1]}
-              x2={reference[1]![0]}
-              y2={reference[1]![1]}
+          {reference && (
+            <polyline
+              points={reference.map((place) => place.join()).join(' ')}
+              fill="none"
               stroke="var(--color-pencil)"
               strokeWidth={0.25}
               strokeDasharray="1 0.8"
             />
           )}
+          {whiskers.map(([x, y]) => (
+            <path
+              key={`${x} ${y}`}
+              d="M0,-1.1L1.1,0L0,1.1L-1.1,0Z"
+              transform={`translate(${x} ${y})`}
+              fill="none"
+              stroke="var(--color-madder)"
+              strokeWidth={0.35}
+              data-whisker
+            />
+          ))}
           {ringed.map((find) => (
             <g
               key={find.id}
@@ -143,10 +159,10 @@ const aroundMm = 11;
 /** The rows that are shown: where something was found, and what lies around it. */
 function band(
   { height, pxPerMm }: ScaledImage,
-  ringed: readonly Ringed[],
+  places: readonly (readonly [xMm: number, yMm: number])[],
 ): readonly [topPx: number, rows: number] {
-  if (ringed.length === 0) return [0, height];
-  const rows = ringed.map(({ atMm }) => atMm[1] * pxPerMm);
+  if (places.length === 0) return [0, height];
+  const rows = places.map(([, yMm]) => yMm * pxPerMm);
   const top = Math.max(0, Math.floor(Math.min(...rows) - aroundMm * pxPerMm));
   const low = Math.min(height, Math.ceil(Math.max(...rows) + aroundMm * pxPerMm));
   return [top, low - top];

@@ -25,7 +25,7 @@ const measured: MeasuredScrap = {
   ],
   counts: { check: 'bite', n: 3, short: 1, over: 1 },
   lengthMm: { mean: 2, sd: 0.1 },
-  ...{ widthMm: 2, reference: null, plain: 3, sure: 0.9 },
+  ...{ widthMm: 2, reference: null, edge: null, plain: 3, sure: 0.9 },
 };
 
 test('finds lie along the seam, what is not counted left out, the doubtful told', () => {

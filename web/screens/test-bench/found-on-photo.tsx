@@ -1,4 +1,5 @@
 import { useState, type KeyboardEvent } from 'react';
+import type { SymptomId } from '../../../core/diagnose/symptom';
 import type { Face } from '../../../core/eye/seen-on';
 import type { MeasuredPhoto } from '../../../core/eye/photo';
 import type { MarginWords } from '../../../core/finish/finish-margin';
@@ -18,6 +19,7 @@ import {
   type Find,
   type Judgement,
 } from './finds';
+import type { EdgeTrouble } from './edge-seen';
 import type { TakenCounts } from './joined-finds';
 
 interface FoundOnPhotoProps {
@@ -31,10 +33,14 @@ interface FoundOnPhotoProps {
   readonly sure: number;
   /** The other face: whether there is one to look at, or how the two lie together. */
   readonly other: 'none' | 'waits' | OtherFace;
+  /** What is wrong with the edge itself, and what of it the person lets stand. */
+  readonly atEdge: readonly EdgeTrouble[];
+  readonly ticked: readonly SymptomId[];
   readonly trouble: string | null;
   /** The photo is on its way. */
   readonly keeping: boolean;
   onFinds(finds: readonly Find[]): void;
+  onTick(ticked: readonly SymptomId[]): void;
   onAnother(): void;
   /** @param andOther the other face comes next */
   onTake(andOther: boolean): void;
@@ -72,7 +78,7 @@ function matchedInWords(
 /** The scrap laid flat, every find ringed, and what each of them is taken for. */
 export function FoundOnPhoto(props: FoundOnPhotoProps) {
   const { photo, finds, face, words, judgedBy, used, sure, other, trouble, keeping } = props;
-  const { onFinds, onAnother, onTake } = props;
+  const { atEdge, ticked, onFinds, onTick, onAnother, onTake } = props;
   const lengths = useLengths();
   const matched = typeof other === 'object' ? other : null;
   const asksAbout = (one: Find) => isDoubtful(one) || !!matched?.disagree.includes(one.id);
@@ -124,6 +130,7 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
         window={photo.window}
         reference={photo.measured.reference}
         ringed={finds.map((one) => ({ ...one, doubtful: asksAbout(one) }))}
+        whiskers={photo.measured.edge?.whiskers.map(({ atMm }) => atMm)}
         chosen={chosen}
         label={`The scrap with ${finds.length} finds. Arrows go along them, Enter says what one is, Space strikes it out, Insert adds one after it.`}
         onChoose={setChosen}
@@ -148,6 +155,23 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
           />
         </div>
       )}
+      {atEdge.map(({ id, name, measured }) => (
+        <label key={id} className="flex min-h-9 cursor-pointer items-center gap-3">
+          <input
+            type="checkbox"
+            className="size-5 shrink-0 accent-madder"
+            checked={ticked.includes(id)}
+            onChange={(event) =>
+              onTick(
+                event.target.checked ? [...ticked, id] : ticked.filter((other) => other !== id),
+              )
+            }
+          />
+          <span>
+            <b>{name}</b>: {measured}
+          </span>
+        </label>
+      ))}
       <div className="flex flex-wrap items-center gap-2">
         <Button look="solid" disabled={keeping} onClick={() => onTake(false)}>
           {n === undefined ? `Use: ${counted(over, 'shows', 'show')}` : 'Use these counts'}

@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { Photo } from '../../../contract/photo';
 import type { Face } from '../../../core/eye/seen-on';
 import type { MeasuredPhoto } from '../../../core/eye/photo';
+import type { SymptomId } from '../../../core/diagnose/symptom';
 import type { Issue } from '../../../core/impossible';
 import type { DialSettings } from '../../../core/kit/dial-steps';
 import type { MarginPart } from './counted-part';
@@ -14,6 +15,7 @@ import { ApiError, sendFile } from '../../ground/api';
 import { useLengths } from '../../ground/lengths-context';
 import { issueInWords } from '../../words/refusals';
 import { measuredPhoto } from '../../workers/eye';
+import { edgeTroubles, withTroubles } from './edge-seen';
 import { countsOf, findsOf, sureOf, type Find } from './finds';
 import { FoundOnPhoto } from './found-on-photo';
 import { joinedFinds, takenFrom, type FindsByFace } from './joined-finds';
@@ -22,7 +24,7 @@ import type { ScrapDraft } from './scrap-draft';
 interface PhotoCountProps {
   readonly bench: MarginPart;
   readonly sewn: DialSettings;
-  readonly draft: Pick<ScrapDraft, 'faces' | 'photoId'>;
+  readonly draft: Pick<ScrapDraft, 'faces' | 'photoId' | 'symptoms'>;
   set(patch: Partial<ScrapDraft>): void;
 }
 
@@ -35,6 +37,8 @@ type Stage =
       readonly file: File;
       readonly photo: Pick<MeasuredPhoto, 'window' | 'isByColour' | 'measured'>;
       readonly finds: readonly Find[];
+      /** What is wrong with the edge, as far as the person lets it stand. */
+      readonly ticked: readonly SymptomId[];
     };
 
 /** Stitches without what they were led along: none of them can be judged. */
@@ -64,7 +68,7 @@ const otherFace: Readonly<Record<Face, Face>> = { wrong: 'right', right: 'wrong'
 function Counting({
   bench,
   sewn,
-  draft: { faces = {}, photoId },
+  draft: { faces = {}, photoId, symptoms },
   set,
   onDone,
 }: PhotoCountProps & { onDone(): void }) {
@@ -101,6 +105,7 @@ function Counting({
           ? {
               ...{ is: 'found', file, photo: eyed.photo },
               finds: findsOf(eyed.photo.measured, judgedBy.below),
+              ticked: edgeTroubles(eyed.photo.measured.edge, lengths).map(({ id }) => id),
             }
           : { is: 'asking', issues: eyed.issues },
       );
@@ -120,9 +125,16 @@ function Counting({
       : null;
   // The photo that is kept is the one in which the depths have their places.
   const keepsPhoto = face === 'wrong' || !faces.wrong || photoId === null;
-  const take = async (file: File, finds: readonly Find[], andOther: boolean) => {
+  const take = async (
+    { file, finds, photo, ticked }: Extract<Stage, { is: 'found' }>,
+    andOther: boolean,
+  ) => {
     const seen = { ...faces, [face]: finds };
-    set({ ...takenFrom(seen, together(seen)), faces: seen });
+    const atEdge = edgeTroubles(photo.measured.edge, lengths);
+    set({
+      ...{ ...takenFrom(seen, together(seen)), faces: seen },
+      symptoms: withTroubles(symptoms, atEdge, ticked),
+    });
     setKeeping(true);
     try {
       if (keepsPhoto) {
@@ -162,7 +174,9 @@ function Counting({
         keeping={keeping}
         onFinds={(finds) => setStage({ ...stage, finds })}
         onAnother={() => setStage(asking)}
-        onTake={(andOther) => void take(stage.file, stage.finds, andOther)}
+        atEdge={edgeTroubles(stage.photo.measured.edge, lengths)}
+        onTick={(ticked) => setStage({ ...stage, ticked })}
+        onTake={(andOther) => void take(stage, andOther)}
       />
     );
   }
