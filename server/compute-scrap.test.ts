@@ -76,6 +76,10 @@ test('a photo of a scrap is measured: its bites, how deep they go, and how sure 
     expect(sure).toBeGreaterThanOrEqual(0);
     expect(sure).toBeLessThanOrEqual(1);
   }
+  // The same photo of a machine set so short that no stitch is told from the next.
+  const fine = await send(jpeg, { ...dials, lengthMm: '0.05' });
+  expect(fine.status).toBe(400);
+  expect(told(fine.body).message).toMatch(/lie on each other/);
 });
 
 describe('what can’t be measured says why', () => {

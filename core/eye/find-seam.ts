@@ -72,8 +72,11 @@ const phases = 32;
  * besides, for a straight stitch whose holes are not to be seen.
  */
 export type ToldBy = 'waves' | 'line';
-const waveNumbersOf = (by: ToldBy): number[] =>
-  Array.from({ length: mostWaves + 1 }, (_, k) => k).slice(by === 'line' ? 0 : 1);
+/** Those of a stitch’s waves that a picture of so many px a mm shows: two px for each at least. */
+const waveNumbersOf = (by: ToldBy, shortestMm: number, pxPerMm: number): number[] =>
+  Array.from({ length: mostWaves + 1 }, (_, k) => k)
+    .slice(by === 'line' ? 0 : 1)
+    .filter((k) => k / shortestMm <= pxPerMm / 2);
 /** How each wave stands after each share of a repeat. */
 const turned = Array.from({ length: mostWaves + 1 }, (_, k) => {
   const turns = Array.from({ length: phases }, (_, p) => (2 * PI * k * p) / phases);
@@ -223,7 +226,7 @@ export function seamFinder(field: Field, seen: Seen): SeamFinder {
   };
   return ({ along, by = 'waves', lighter, except = [], onShare = () => true } = {}) => {
     const possible = ways.filter((way) => lighter === undefined || way.lighter === lighter);
-    const waveNumbers = waveNumbersOf(by);
+    const waveNumbers = waveNumbersOf(by, seen.repeatMm / (1 + mostOffLength), pxPerMm);
     const isFree = (row: number) =>
       except.every((mm) => abs((row - (height - 1) / 2) / pxPerMm - mm) > besideMm);
     /** The best of every way of lying. */

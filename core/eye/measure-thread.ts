@@ -29,8 +29,8 @@ const nearlyAsPlain = 0.85;
 const drawnReferences = new Set(['hemline', 'ridge of the old hem']);
 /**
  * What rectifying, a fold that is not quite straight, and thread’s own width leave open, mm: of a bite,
- * of a swing whose thread is hardly seen in the shadow of its edge, and of a line, whose whole length
- * one shadow may shift.
+ * of a swing whose thread is hardly seen in the shadow of its edge or whose line may be a print’s, and of a
+ * line, whose whole length one shadow may shift.
  */
 const leftOpenMm = { bite: 0.035, swing: 0.1, line: 0.065 } as const;
 
@@ -134,6 +134,8 @@ export function measureThread(
   if (thread.length < leastHoles || !isPlain) {
     refuse('no-stitch');
   }
+  const bites = seen.holes.some(({ role }) => role === 'bite');
+  const open = leftOpenMm[bites ? 'bite' : straight ? 'line' : 'swing'];
   const stitches = thread.map((one): MeasuredStitch => {
     const { hole, alongMm, acrossMm, acrossSpreadMm, logOdds } = one;
     const there = 1 / (1 + Math.exp(-logOdds));
@@ -147,7 +149,6 @@ export function measureThread(
     }
     const edge = line.acrossMm + line.slope * alongMm;
     const depthMm = judged.valueMm(seam.turned[1] * (acrossMm - edge));
-    const open = leftOpenMm[straight ? 'line' : swingsAtRawEdge(seen) ? 'swing' : 'bite'];
     const spread = Math.hypot(acrossSpreadMm, line.spreadMm, open);
     return {
       ...common,

@@ -49,6 +49,13 @@ test('on the right side the bites that show are found, few as they are', () => {
   expect(seen.depthErrorMm.median).toBeLessThan(0.12);
 });
 
+test('a zigzag that lies clear of its edge has both its sides, and its distance from there', () => {
+  const seen = eyeStudy(kind('hem zigzagged beside its edge, coarse weave, soft'), 1, evenDraws(5));
+  expect(seen).toMatchObject({ refused: 0, withinOneShare: 1, surelyWrong: 0, falseFinds: 0 });
+  expect(seen.foundShare).toBeGreaterThan(0.95);
+  expect(seen.depthErrorMm.nineOfTen).toBeLessThan(0.15);
+});
+
 test('along a straight line every stitch has its distance from the fold, and no shadow is thread', () => {
   // Light and dark thread: a fold’s shadow looks like either.
   for (const it of [line, kind('hem stitched along its fold, plain, light thread, soft')]) {

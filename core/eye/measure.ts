@@ -1,5 +1,5 @@
 import type { Expected } from './expected';
-import { coarser, flattened, standingOut, toned } from './flatten';
+import { coarser, flattened, standingOut, threadWidthMm, toned } from './flatten';
 import { seamFinder, type FoundSeam, type SeamFinder } from './find-seam';
 import type { ScaledImage } from './grey';
 import { measurePricks } from './measure-pricks';
@@ -19,6 +19,9 @@ const finePxPerMm = 10;
 /** Coarse enough to look everywhere. */
 const coarsePxPerMm = 4;
 
+/** A repeat must be so long to be seen as more than a line: three threads beside each other, mm. */
+const leastRepeatMm = { thread: 3 * threadWidthMm, pricks: 1.5 } as const;
+
 /**
  * Measures what lies in the window: where the stitch runs, its holes, how deep each bite goes or how
  * far each stitch lies from its edge, and which are faulty.
@@ -28,7 +31,7 @@ const coarsePxPerMm = 4;
  * @param onShare progress, 0 to 1; false stops
  * @param thread the same window where its thread is to be seen, if not in how light it is
  * @returns null where it was stopped
- * @throws Impossible where no stitch is told from the cloth
+ * @throws Impossible where no stitch is told from the cloth, or none could be
  */
 export function measureScrap(
   window: ScaledImage,
@@ -38,6 +41,7 @@ export function measureScrap(
 ): MeasuredScrap | null {
   const times = Math.max(1, Math.floor(window.pxPerMm / finePxPerMm));
   const coarseTimes = Math.max(1, Math.floor(window.pxPerMm / coarsePxPerMm));
+  if (expected.seen.repeatMm < leastRepeatMm[expected.seen.kind]) refuse('too-fine');
   if (swingsAtRawEdge(expected.seen)) {
     const scale = { fine: times, coarse: coarseTimes, leastScore };
     return measureOverEdge(thread, expected, scale, onShare);

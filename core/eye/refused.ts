@@ -5,6 +5,8 @@ const messages = {
     'No stitch of this kind is told from the cloth: thread and cloth have the same colour here, or another seam lies in the window. Light it from the side, sew the scrap with another thread, or count by hand.',
   'no-edge':
     'No raw edge is seen that ends on the paper: cloth and paper are nearly alike here, or the edge lies outside of the window. Lay it well inside, or count by hand.',
+  'too-fine':
+    'Stitches as short as this lie on each other in a photo. Count by hand, or sew the scrap with longer ones.',
   'no-prick':
     'No row of bites is seen on this side. If you see none either, none shows; else light it from the side, or count by hand.',
 } as const;

@@ -48,8 +48,8 @@ export const clearOfEdgeMm = 1;
 
 /**
  * Whether a picture tells how far the stitches lie from what they were led along: bites that reach
- * over it, swings at a raw edge, or a single line clear of it. A line beside a ridge is counted by
- * hand, and so is a twin line with its thread between.
+ * over it, swings at a raw edge, or a single thread clear of it, straight or to and fro. A line beside a
+ * ridge is counted by hand, and so is a twin line with its thread between.
  */
 export const isMeasurable = (seen: Omit<Seen, 'stitches' | 'repeatMm'>) => {
   const { kind, holes, reference } = seen;
@@ -58,7 +58,7 @@ export const isMeasurable = (seen: Omit<Seen, 'stitches' | 'repeatMm'>) => {
   if (holes.some(({ role }) => role === 'bite')) return true;
   if (swingsAtRawEdge(seen)) return true;
   const isClear = holes.every(({ acrossMm }) => Math.abs(acrossMm) >= clearOfEdgeMm);
-  return isClear && isLine({ holes }) && holes.every(({ needle }) => needle === 0);
+  return isClear && holes.every(({ needle }) => needle === 0);
 };
 
 /** A place on a seam: along and across it, mm. */

@@ -30,7 +30,7 @@ const blind = () => {
 };
 
 /**
- * Every cloth under every blur: a blind hem’s two faces, a line along a fold, a raw edge swung over; of
+ * Every cloth under every blur: a blind hem’s two faces, a line along a fold, a zigzag beside an edge, a raw edge swung over; of
  * two cloths the whole card as well, as a phone sees it that is not held straight.
  */
 export function eyeCases(): EyeCase[] {
@@ -52,6 +52,14 @@ export function eyeCases(): EyeCase[] {
       add('blind hem, wrong side', blind(), 'wrong', cloth, blur);
       add('blind hem, right side', blind(), 'right', cloth, blur);
       add('hem stitched along its fold', known('double-hem', 'narrow'), 'wrong', cloth, blur, 2.5);
+      add(
+        'hem zigzagged beside its edge',
+        known('single-hem', 'zigzag'),
+        'wrong',
+        cloth,
+        blur,
+        2.5,
+      );
       add('raw edge, overcast', known('overcast', 'zigzag'), 'wrong', cloth, blur, 2);
     }
   }
