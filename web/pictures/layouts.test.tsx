@@ -239,7 +239,7 @@ describe('work in its order', () => {
 describe('a scrap’s photo with its finds', () => {
   const photo = {
     ...{ width: 1000, height: 600, pxPerMm: 10 },
-    grey: new Uint8Array(600_000).fill(120),
+    picture: { width: 1000, height: 600, close: () => undefined },
   };
   const find = (id: number, xMm: number, yMm: number, more: Partial<Ringed> = {}): Ringed => ({
     ...{ id, atMm: [xMm, yMm], judged: 'sound', doubtful: false },

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef, type KeyboardEvent } from 'react';
-import type { ScaledImage } from '../../core/eye/grey';
 import { middleOf } from '../../core/eye/middle';
+import type { ShownWindow } from '../workers/shown-window';
 
 /** A find as it is ringed. */
 export interface Ringed {
@@ -11,7 +11,7 @@ export interface Ringed {
 }
 
 interface ScrapPictureProps {
-  readonly window: ScaledImage;
+  readonly window: ShownWindow;
   readonly ringed: readonly Ringed[];
   /** Where threads of the cloth end that stick out of its edge. */
   readonly whiskers?: readonly (readonly [xMm: number, yMm: number])[] | undefined;
@@ -44,31 +44,19 @@ export function ScrapPicture(props: ScrapPictureProps) {
   const heightMm = shownPx / pxPerMm;
   const topMm = topPx / pxPerMm;
   useEffect(() => {
-    const context = canvas.current?.getContext('2d');
-    if (!context) return;
-    const part = window.grey.subarray(topPx * width, (topPx + shownPx) * width);
-    // As plain as it can be seen: its own darkest and lightest, specks left out.
-    const sorted = Uint8Array.from(
-      { length: Math.ceil(part.length / 37) },
-      (_, i) => part[37 * i]!,
-    ).sort();
-    const [dark = 0, light = 255] = [0.01, 0.99].map(
-      (share) => sorted[Math.floor(share * sorted.length)],
+    // After the rings are in the page, and not in the same breath: both together are more than a frame.
+    const painting = setTimeout(() =>
+      canvas.current?.getContext('2d')?.drawImage(window.picture, 0, -topPx),
     );
-    // Each grey as a whole pixel, looked up: millions of them must not keep the page waiting.
-    const pixelOf = Uint32Array.from({ length: 256 }, (_, grey) => {
-      const shown = (235 * (grey - dark)) / Math.max(1, light - dark);
-      return 0xff000000 + 0x010101 * Math.round(Math.min(255, Math.max(0, shown)));
-    });
-    const pixels = context.createImageData(width, shownPx);
-    const whole = new Uint32Array(pixels.data.buffer);
-    for (let i = 0; i < part.length; i++) whole[i] = pixelOf[part[i]!]!;
-    context.putImageData(pixels, 0, 0);
-  }, [window, width, topPx, shownPx]);
+    return () => clearTimeout(painting);
+  }, [window, topPx, shownPx]);
   const ring = useRef<SVGGElement>(null);
   // On a phone only a part of it is in sight.
   useEffect(() => {
-    ring.current?.scrollIntoView({ inline: 'center', block: 'nearest' });
+    const scrolling = requestAnimationFrame(() =>
+      ring.current?.scrollIntoView({ inline: 'center', block: 'nearest' }),
+    );
+    return () => cancelAnimationFrame(scrolling);
   }, [chosen]);
   return (
     <div className="overflow-x-auto">
@@ -158,7 +146,7 @@ const aroundMm = 11;
 
 /** The rows that are shown: where something was found, and what lies around it. */
 function band(
-  { height, pxPerMm }: ScaledImage,
+  { height, pxPerMm }: Pick<ShownWindow, 'height' | 'pxPerMm'>,
   places: readonly (readonly [xMm: number, yMm: number])[],
 ): readonly [topPx: number, rows: number] {
   if (places.length === 0) return [0, height];

@@ -1,12 +1,14 @@
 import { expectedOn } from '../../core/eye/expected';
 import type { Face } from '../../core/eye/seen-on';
-import { pictureOf, type Picture, type ScaledImage } from '../../core/eye/grey';
+import { transfer } from 'comlink';
+import { pictureOf, type Picture } from '../../core/eye/grey';
 import { measurePhoto, windowOf, type MeasuredPhoto } from '../../core/eye/photo';
 import { finishById } from '../../core/finish/catalogue';
 import type { SewingPlan } from '../../core/finish/sewing-plan';
 import { Impossible, type Issue } from '../../core/impossible';
 import type { DialSettings } from '../../core/kit/dial-steps';
 import { setUpOf } from '../../core/plan/set-up-of';
+import { shownWindow, type ShownWindow } from './shown-window';
 
 /** What a photo is measured for. */
 export interface EyeAsked {
@@ -16,14 +18,19 @@ export interface EyeAsked {
   readonly dials: DialSettings;
 }
 
+/** A photo that was measured, ready to be painted. */
+export interface ShownPhoto extends Pick<MeasuredPhoto, 'isByColour' | 'measured'> {
+  readonly window: ShownWindow;
+}
+
 /** What a photo shows, or why it can't be measured. */
 export type Eyed =
-  | { readonly ok: true; readonly photo: Pick<MeasuredPhoto, 'window' | 'isByColour' | 'measured'> }
+  | { readonly ok: true; readonly photo: ShownPhoto }
   | { readonly ok: false; readonly issues: readonly Issue[] };
 
 /** A photo’s window laid flat, or why it can’t be. */
 export type LaidFlat =
-  | { readonly ok: true; readonly window: ScaledImage }
+  | { readonly ok: true; readonly window: ShownWindow }
   | { readonly ok: false; readonly issues: readonly Issue[] };
 
 /** A picture of a phone is made no larger than this, px along its longer side. */
@@ -59,7 +66,8 @@ export const eyeTasks = {
     const picture = await readPicture(file);
     if ('path' in picture) return { ok: false, issues: [picture] };
     try {
-      return { ok: true, window: windowOf(picture) };
+      const window = await shownWindow(windowOf(picture));
+      return transfer<LaidFlat>({ ok: true, window }, [window.picture]);
     } catch (error) {
       if (error instanceof Impossible) return { ok: false, issues: error.issues };
       throw error;
@@ -78,11 +86,15 @@ export const eyeTasks = {
       const expected = expectedOn(face, finish, plan, setUpOf(finish, plan), dials);
       const picture = await readPicture(file);
       if ('path' in picture) return { ok: false, issues: [picture] };
-      const photo = measurePhoto(picture, expected, 'a4', (share) => {
+      const found = measurePhoto(picture, expected, 'a4', (share) => {
         onShare(share);
         return true;
       });
-      return { ok: true, photo: photo! };
+      const { isByColour, measured } = found!;
+      const window = await shownWindow(found!.window);
+      return transfer<Eyed>({ ok: true, photo: { window, isByColour, measured } }, [
+        window.picture,
+      ]);
     } catch (error) {
       if (error instanceof Impossible) return { ok: false, issues: error.issues };
       throw error;

@@ -1,12 +1,12 @@
 import { useState, type KeyboardEvent } from 'react';
 import type { SymptomId } from '../../../core/diagnose/symptom';
 import type { Face } from '../../../core/eye/seen-on';
-import type { MeasuredPhoto } from '../../../core/eye/photo';
 import type { MarginWords } from '../../../core/finish/finish-margin';
 import type { Check } from '../../../core/margin/check';
 import { Button } from '../../controls/button';
 import { RadioRow } from '../../controls/radio-row';
 import { ScrapPicture } from '../../pictures/scrap-picture';
+import type { ShownPhoto } from '../../workers/eye-tasks';
 import { capital, counted } from '../../words/number';
 import { useLengths } from '../../ground/lengths-context';
 import {
@@ -23,7 +23,7 @@ import type { EdgeTrouble } from './edge-seen';
 import type { TakenCounts } from './joined-finds';
 
 interface FoundOnPhotoProps {
-  readonly photo: Pick<MeasuredPhoto, 'window' | 'isByColour' | 'measured'>;
+  readonly photo: ShownPhoto;
   readonly finds: readonly Find[];
   readonly face: Face;
   readonly words: MarginWords;

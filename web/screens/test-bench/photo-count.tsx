@@ -1,8 +1,7 @@
 import { Camera, Printer } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { startTransition, useEffect, useRef, useState } from 'react';
 import type { Photo } from '../../../contract/photo';
 import type { Face } from '../../../core/eye/seen-on';
-import type { MeasuredPhoto } from '../../../core/eye/photo';
 import type { SymptomId } from '../../../core/diagnose/symptom';
 import type { Issue } from '../../../core/impossible';
 import type { DialSettings } from '../../../core/kit/dial-steps';
@@ -15,6 +14,7 @@ import { ApiError, sendFile } from '../../ground/api';
 import { useLengths } from '../../ground/lengths-context';
 import { issueInWords } from '../../words/refusals';
 import { measuredPhoto } from '../../workers/eye';
+import type { ShownPhoto } from '../../workers/eye-tasks';
 import { edgeTroubles, withTroubles } from './edge-seen';
 import { countsOf, findsOf, sureOf, type Find } from './finds';
 import { FoundOnPhoto } from './found-on-photo';
@@ -35,7 +35,7 @@ type Stage =
   | {
       readonly is: 'found';
       readonly file: File;
-      readonly photo: Pick<MeasuredPhoto, 'window' | 'isByColour' | 'measured'>;
+      readonly photo: ShownPhoto;
       readonly finds: readonly Find[];
       /** What is wrong with the edge, as far as the person lets it stand. */
       readonly ticked: readonly SymptomId[];
@@ -100,14 +100,17 @@ function Counting({
         setStage({ is: 'asking', issues: [{ path: 'picture', message: nothingBeside(name) }] });
         return;
       }
-      setStage(
-        eyed.ok
-          ? {
-              ...{ is: 'found', file, photo: eyed.photo },
-              finds: findsOf(eyed.photo.measured, judgedBy.below),
-              ticked: edgeTroubles(eyed.photo.measured.edge, lengths).map(({ id }) => id),
-            }
-          : { is: 'asking', issues: eyed.issues },
+      // Rings, choices and counts are more than a frame’s work.
+      startTransition(() =>
+        setStage(
+          eyed.ok
+            ? {
+                ...{ is: 'found', file, photo: eyed.photo },
+                finds: findsOf(eyed.photo.measured, judgedBy.below),
+                ticked: edgeTroubles(eyed.photo.measured.edge, lengths).map(({ id }) => id),
+              }
+            : { is: 'asking', issues: eyed.issues },
+        ),
       );
     } catch (error) {
       if (run.signal.aborted) return;

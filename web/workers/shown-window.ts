@@ -1,0 +1,41 @@
+import type { ScaledImage } from '../../core/eye/grey';
+
+/** A window laid flat, ready to be painted: making it ready takes longer than a frame. */
+export interface ShownWindow extends Pick<ScaledImage, 'width' | 'height' | 'pxPerMm'> {
+  readonly picture: ImageBitmap;
+}
+
+/** So many greys at either end are specks, as a share. */
+const specksShare = 0.01;
+/** The lightest grey of the cloth is painted so light; rings of white stay visible on it. */
+const lightest = 235;
+
+/** A picture’s pixels as plain as they can be seen: from its own darkest grey to its lightest, specks left out. */
+export function plainPixels({ grey }: Pick<ScaledImage, 'grey'>): Uint8ClampedArray<ArrayBuffer> {
+  const counts = new Uint32Array(256);
+  for (const value of grey) counts[value]!++;
+  const rank = (share: number) => {
+    let below = 0;
+    return counts.findIndex((count) => (below += count) > share * grey.length);
+  };
+  const [dark, light] = [rank(specksShare), rank(1 - specksShare)];
+  const shown = Uint8ClampedArray.from({ length: 256 }, (_, value) =>
+    Math.round((lightest * (value - dark)) / Math.max(1, light - dark)),
+  );
+  const pixels = new Uint8ClampedArray(4 * grey.length);
+  for (let i = 0; i < grey.length; i++) {
+    const tone = shown[grey[i]!]!;
+    pixels[4 * i] = tone;
+    pixels[4 * i + 1] = tone;
+    pixels[4 * i + 2] = tone;
+    pixels[4 * i + 3] = 255;
+  }
+  return pixels;
+}
+
+/** Makes a window ready to be painted, on the thread it was measured on. */
+export async function shownWindow(window: ScaledImage): Promise<ShownWindow> {
+  const { width, height, pxPerMm } = window;
+  const image = new ImageData(plainPixels(window), width, height);
+  return { width, height, pxPerMm, picture: await createImageBitmap(image) };
+}
