@@ -9,7 +9,7 @@ import type { MeasuredScrap, MeasuredStitch } from './measured-scrap';
 import { inWindow } from './on-seam';
 import { referenceLine, threadMm, type ReferenceLine } from './reference-line';
 import { refuse } from './refused';
-import { isLine, isMeasurable, swingsAtRawEdge } from './seen';
+import { isLine, isMeasurable, swingsAtRawEdge, type Seen } from './seen';
 import { sewnPart } from './sewn-part';
 import { spacedByDips } from './stitch-length';
 import { isClearOf, laidAlong, mirrored } from './straight-line';
@@ -25,6 +25,10 @@ const leastPlainness = 4;
 const mostLooked = 3;
 /** Ways of lying that follow the thread nearly as well as the best. */
 const nearlyAsPlain = 0.85;
+/** The same of lines beside each other, which look as plain the other way round. */
+const asPlainOtherWay = 0.6;
+/** Which way round they lie is told by a line that is plainer by so much, in log. */
+const surerBy = 2;
 /** What stitches are led along that is a line on the cloth, and no step from one cloth to another. */
 const drawnReferences = new Set(['hemline', 'ridge of the old hem']);
 /**
@@ -51,6 +55,11 @@ function lengthsOf(thread: readonly TracedHole[], stitches: number): number[] {
   });
 }
 
+/** What is looked for, and what other needles sew beside it. */
+interface ExpectedThread extends Expected {
+  readonly beside: readonly Seen[];
+}
+
 /**
  * Measures a thread that is seen from hole to hole: of several ways a seam may lie the plainest is
  * followed, and what it was led along looked for beside it.
@@ -62,7 +71,7 @@ function lengthsOf(thread: readonly TracedHole[], stitches: number): number[] {
  * @throws Impossible where no thread is plain enough
  */
 export function measureThread(
-  { seen, judged }: Expected,
+  { seen, judged, beside: otherLines }: ExpectedThread,
   tones: Field,
   standing: Field,
   seams: readonly FoundSeam[],
@@ -109,11 +118,19 @@ export function measureThread(
   if (beside?.line && seen.reference !== null) {
     sights.push(...findAlong(beside.one.angle + beside.line.slope).map(sightOf));
   }
-  const plain = sights.map(({ seam, thread }) => plainness(standing, seam, thread));
+  /** As plain as the least plain of the lines that lie beside each other. */
+  const plain = sights.map(({ seam, thread }) =>
+    Math.min(
+      plainness(standing, seam, thread),
+      ...otherLines.map((line) =>
+        plainness(standing, seam, sewnPart(traced(standing, line, seam))),
+      ),
+    ),
+  );
   const total = sights.map(({ thread }, i) => plain[i]! * Math.sqrt(thread.length));
   const most = Math.max(...total);
-  const [best] = sights
-    .filter((_, i) => total[i]! >= nearlyAsPlain * most)
+  const [best, ...others] = sights
+    .filter((_, i) => total[i]! >= (otherLines.length > 0 ? asPlainOtherWay : nearlyAsPlain) * most)
     .map((sight) => ({
       ...sight,
       plain: plain[sights.indexOf(sight)]!,
@@ -125,10 +142,17 @@ export function measureThread(
         (b.line?.total ?? -1e9) - (a.line?.total ?? -1e9) || likely(b.thread) - likely(a.thread),
     );
   if (!best) return refuse('no-stitch');
+  // Lines beside each other may be taken for each other; then what they were led along lies elsewhere.
+  const isOther = ({ seam }: Sight) =>
+    seam.turned[1] !== best.seam.turned[1] || Math.abs(seam.acrossMm - best.seam.acrossMm) > 1;
+  const mayBeOther = others.some(
+    (other) => isOther(other) && (other.line?.total ?? -1e9) > (best.line?.total ?? -1e9) - surerBy,
+  );
   // A straight thread was followed by where it lies; where its holes are is told along it.
   const sight = straight ? followed(spacedByDips(standing, seen, best.seam, best.thread)) : best;
   const { seam, thread } = sight;
-  const line = straight && isMeasurable(seen) ? lineBeside(sight) : best.line;
+  const lineOf = straight && isMeasurable(seen) ? lineBeside(sight) : best.line;
+  const line = otherLines.length > 0 && mayBeOther ? null : lineOf;
   // A hole or two that might be thread are weave.
   const isPlain = best.plain >= leastPlainness && likely(thread) >= leastLogOdds * thread.length;
   if (thread.length < leastHoles || !isPlain) {

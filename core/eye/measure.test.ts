@@ -49,6 +49,13 @@ test('on the right side the bites that show are found, few as they are', () => {
   expect(seen.depthErrorMm.median).toBeLessThan(0.12);
 });
 
+test('of two lines beside each other the counted one is told, far from the fold as it is', () => {
+  const seen = eyeStudy(kind('hem coverstitched, plain, light thread, soft'), 1, evenDraws(5));
+  expect(seen).toMatchObject({ refused: 0, withinOneShare: 1, surelyWrong: 0, falseFinds: 0 });
+  expect(seen.foundShare).toBe(1);
+  expect(seen.depthErrorMm.nineOfTen).toBeLessThan(0.15);
+});
+
 test('a zigzag that lies clear of its edge has both its sides, and its distance from there', () => {
   const seen = eyeStudy(kind('hem zigzagged beside its edge, coarse weave, soft'), 1, evenDraws(5));
   expect(seen).toMatchObject({ refused: 0, withinOneShare: 1, surelyWrong: 0, falseFinds: 0 });

@@ -8,7 +8,7 @@ import type { MeasuredScrap } from './measured-scrap';
 import { measureOverEdge } from './over-edge';
 import { prickRow } from './prick-row';
 import { refuse } from './refused';
-import { isLine, swingsAtRawEdge } from './seen';
+import { isLine, needlesOf, ofNeedle, swingsAtRawEdge } from './seen';
 
 /** Below this, what was found may be weave or print. */
 const leastScore = 7;
@@ -57,13 +57,16 @@ export function measureScrap(
     return onShare(1) ? measured : null;
   }
   const coarse = coarser(standing, coarseTimes);
-  const find = seamFinder(coarse, expected.seen);
+  // Lines beside each other are looked for one by one; which of them is which is told by the others.
+  const [counted = 0, ...others] = needlesOf(expected.seen);
+  const seen = ofNeedle(expected.seen, counted);
+  const find = seamFinder(coarse, seen);
   const seams = find({ onShare: (share) => onShare(0.15 + 0.6 * share) });
   if (!seams) return null;
-  if (isLine(expected.seen)) seams.push(...linesBeside(find, seams));
+  if (isLine(seen)) seams.push(...linesBeside(find, seams));
   if (!seams.some(({ score }) => score >= leastScore)) refuse('no-stitch');
   const measured = measureThread(
-    expected,
+    { ...expected, seen, beside: others.map((needle) => ofNeedle(expected.seen, needle)) },
     coarser(toned(window), times),
     fine,
     seams,

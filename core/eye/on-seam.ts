@@ -15,6 +15,19 @@ export function lookAlong(field: Field, { angle, middleMm }: FoundSeam): LookAt 
     valueAt(field, x0 + along * c - across * s, y0 + along * s + across * c);
 }
 
+/** Whether a place of a seam lies in a field; beyond it a look sees nothing, which is no step from something. */
+export function isSeenAlong(
+  { width, height, pxPerMm }: Field,
+  { angle, middleMm }: FoundSeam,
+): (alongMm: number, acrossMm: number) => boolean {
+  const [c, s] = [Math.cos(angle) * pxPerMm, Math.sin(angle) * pxPerMm];
+  const [x0, y0] = [middleMm[0] * pxPerMm, middleMm[1] * pxPerMm];
+  return (along, across) => {
+    const [x, y] = [x0 + along * c - across * s, y0 + along * s + across * c];
+    return x >= 0 && y >= 0 && x < width - 1 && y < height - 1;
+  };
+}
+
 /** A place on a seam as the window has it, mm from its upper left corner. */
 export function inWindow(
   { angle, middleMm }: FoundSeam,

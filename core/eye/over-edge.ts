@@ -107,7 +107,13 @@ export function measureOverEdge(
   const gains = gainsFor(picture, edge, contrast);
   const standing = standingOut(rowsTimes(picture.even, gains));
   const findAlong = seamsIn(standing, edge, seam.lighter);
-  const measured = measureThread(expected, tones, standing, findAlong(0), findAlong);
+  const measured = measureThread(
+    { ...expected, beside: [] },
+    tones,
+    standing,
+    findAlong(0),
+    findAlong,
+  );
   const honest = asFarAsSeen(measured, expected, gains, tones.pxPerMm);
   const whiskers = whiskersBeyond(picture, edge, stitchedMm(honest, edge, tones)).map(
     ({ tipMm, beyondMm }) => ({ atMm: tipMm, beyondMm }),

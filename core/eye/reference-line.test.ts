@@ -80,3 +80,14 @@ test('nothing is told from no thread at all', () => {
   const { field, seam } = beside({ acrossMm: 0, slope: 0 });
   expect(() => referenceLine(field, seam, [])).not.toThrow();
 });
+
+test('where the picture ends nothing ends, however light the cloth is and however near the seam lies', () => {
+  const { field, seam, thread } = beside({ acrossMm: 0, slope: 0 }, { step: 0 });
+  const light = { ...field, values: field.values.map((value) => value + 5) };
+  expect(referenceLine(light, seam, thread)).toBeNull();
+  // Two millimetres from the window’s border, of which the search would reach beyond.
+  const { width, pxPerMm } = light;
+  const cut = Math.round((10 + 2) * pxPerMm);
+  const low = { ...light, height: cut, values: light.values.slice(0, cut * width) };
+  expect(referenceLine(low, seam, thread)).toBeNull();
+});

@@ -1,6 +1,6 @@
 import { spreadOf, type Field } from './flatten';
 import type { FoundSeam } from './find-seam';
-import { lookAlong, type LookAt } from './on-seam';
+import { isSeenAlong, lookAlong, type LookAt } from './on-seam';
 import { middleOf } from './middle';
 import { isWithin, threadAcross, type Covered, type ThreadAt } from './thread-across';
 import type { TracedHole } from './trace';
@@ -62,6 +62,7 @@ export function referenceLine(
   { mayBeDrawn, besideThreadMm }: LookedFor = { mayBeDrawn: false, besideThreadMm: threadMm },
 ): ReferenceLine | null {
   const look = lookAlong(field, seam);
+  const isSeen = isSeenAlong(field, seam);
   const order = [...thread].sort((a, b) => a.alongMm - b.alongMm);
   const first = order[0]?.alongMm ?? 0;
   const last = order.at(-1)?.alongMm ?? 0;
@@ -86,6 +87,7 @@ export function referenceLine(
       if (isWithin(covered, across)) continue;
       // Nor is what it is compared with to be thread.
       if (isWithin(bare, across - sideMm) || isWithin(bare, across + sideMm)) continue;
+      if (!isSeen(along, across - sideMm) || !isSeen(along, across + sideMm)) continue;
       const at = column * tall + row;
       let sum = 0;
       for (const beside of [0.25, 0.6, 1]) {
@@ -144,7 +146,12 @@ export function referenceLine(
   }
   if (!best) return null;
   const { score, spreadMm, total } = best;
-  return { ...nearer(look, threadAt, best, [first, last], mayBeDrawn), score, spreadMm, total };
+  return {
+    ...nearer(look, isSeen, threadAt, best, [first, last], mayBeDrawn),
+    score,
+    spreadMm,
+    total,
+  };
 }
 
 /** How far apart two greys are compared where the edge itself is looked for, mm. */
@@ -163,6 +170,7 @@ const alikeShare = 0.85;
  */
 function nearer(
   look: LookAt,
+  isSeen: ReturnType<typeof isSeenAlong>,
   threadAt: ThreadAt,
   about: Pick<ReferenceLine, 'acrossMm' | 'slope'>,
   [first, last]: readonly [number, number],
@@ -185,6 +193,7 @@ function nearer(
       for (const { along, covered } of places) {
         const across = acrossMm + slope * along;
         if (isWithin(covered, across)) continue;
+        if (!isSeen(along, across - closeMm) || !isSeen(along, across + closeMm)) continue;
         sum += look(along, across + closeMm) - look(along, across - closeMm);
         seen++;
       }

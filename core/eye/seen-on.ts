@@ -36,7 +36,9 @@ export function seenOn(
     cloth.every(({ toMm }) => toMm <= 0) || cloth.every(({ fromMm }) => fromMm >= 0);
   // A raw edge that lies on more cloth is on the other face of it.
   const isShown = face === 'wrong' || (reference.name === 'raw edge' && endsThere);
-  const isThere = isShown && !isHidden && !reference.onlyBefore && reference.source === 'guide';
+  // On the back of a twin needle lies one thread between two lines, whatever is to be seen beside it.
+  const isTold = isShown && !isHidden && !twin;
+  const isThere = isTold && !reference.onlyBefore && reference.source === 'guide';
   return {
     kind: isHidden ? 'pricks' : 'thread',
     holes,

@@ -48,8 +48,8 @@ export const clearOfEdgeMm = 1;
 
 /**
  * Whether a picture tells how far the stitches lie from what they were led along: bites that reach
- * over it, swings at a raw edge, or a single thread clear of it, straight or to and fro. A line beside a
- * ridge is counted by hand, and so is a twin line with its thread between.
+ * over it, swings at a raw edge, a single thread clear of it, straight or to and fro, or several lines of
+ * thread beside each other. A line beside a ridge is counted by hand.
  */
 export const isMeasurable = (seen: Omit<Seen, 'stitches' | 'repeatMm'>) => {
   const { kind, holes, reference } = seen;
@@ -58,8 +58,21 @@ export const isMeasurable = (seen: Omit<Seen, 'stitches' | 'repeatMm'>) => {
   if (holes.some(({ role }) => role === 'bite')) return true;
   if (swingsAtRawEdge(seen)) return true;
   const isClear = holes.every(({ acrossMm }) => Math.abs(acrossMm) >= clearOfEdgeMm);
-  return isClear && holes.every(({ needle }) => needle === 0);
+  const lines = needlesOf(seen).map((needle) => ofNeedle(seen, needle));
+  return isClear && (lines.length === 1 || lines.every(isLine));
 };
+
+/** The needles that sew, the counted one first. */
+export const needlesOf = ({ holes }: Pick<Seen, 'holes'>): number[] => {
+  const first = holes.find(({ counted }) => counted)?.needle ?? 0;
+  return [...new Set([first, ...holes.map(({ needle }) => needle)])];
+};
+
+/** What one needle of a stitch sews. */
+export const ofNeedle = <T extends Pick<Seen, 'holes'>>(seen: T, needle: number): T => ({
+  ...seen,
+  holes: seen.holes.filter((hole) => hole.needle === needle),
+});
 
 /** A place on a seam: along and across it, mm. */
 export type OnSeam = readonly [alongMm: number, acrossMm: number];

@@ -30,7 +30,8 @@ const blind = () => {
 };
 
 /**
- * Every cloth under every blur: a blind hem’s two faces, a line along a fold, a zigzag beside an edge, a raw edge swung over; of
+ * Every cloth under every blur: a blind hem’s two faces, a line along a fold, a zigzag beside an edge, two lines of a coverstitch, a raw
+ * edge swung over; of
  * two cloths the whole card as well, as a phone sees it that is not held straight.
  */
 export function eyeCases(): EyeCase[] {
@@ -60,6 +61,9 @@ export function eyeCases(): EyeCase[] {
         blur,
         2.5,
       );
+      if (blur === 'soft') {
+        add('hem coverstitched', known('coverstitch-hem', 'narrow'), 'wrong', cloth, blur, 3);
+      }
       add('raw edge, overcast', known('overcast', 'zigzag'), 'wrong', cloth, blur, 2);
     }
   }

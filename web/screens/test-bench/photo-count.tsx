@@ -225,8 +225,8 @@ function Counting({
       </div>
       <ol className="list-decimal space-y-1 pl-5">
         <li>
-          Lay the scrap into the window of the card, the seam along it, none of the four marks
-          covered.
+          Lay the scrap into the window of the card{!hidden && ', the side up that lay up to sew'},
+          the seam along it, none of the four marks covered.
         </li>
         <li>Light from one side. Hold the phone straight above, the whole card in the picture.</li>
       </ol>
