@@ -1,6 +1,6 @@
 import { expect, onDisk, test, type App } from './app.fixture';
 import { seriousTroubles } from './axe';
-import { capeScrapPhoto, noCard } from './scrap-photo.fixture';
+import { capeScrapPhoto, noCard, wavyEdgePhoto } from './scrap-photo.fixture';
 import type { Page } from '@playwright/test';
 
 interface Counted {
@@ -145,4 +145,31 @@ test('both faces: the second is matched with the first bite by bite, and both to
   );
   const [{ depths = [] } = {}] = kept.find(({ photoId }) => photoId !== null)?.counts ?? [];
   expect(depths).toHaveLength(found - 1);
+});
+
+test('an edge of which nothing is counted: its waves and whiskers are seen, and what is ticked goes with the scrap', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.address}/edges/edge-lining/test`);
+  await page.getByRole('button', { name: 'Look at the edge in a photo' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Look at the edge in a photo' });
+  const input = dialog.getByLabel('Photo of the scrap on its card');
+  await input.setInputFiles(file(await noCard()));
+  await expect(dialog.getByRole('alert')).toContainText('No mark of the scrap card is to be seen');
+  await input.setInputFiles(file(await wavyEdgePhoto()));
+  await expect(dialog.getByRole('img', { name: 'The edge, with 2 threads' })).toBeVisible({
+    timeout: 60_000,
+  });
+  const waves = dialog.getByRole('checkbox', { name: /waves: 1\.\d % longer than straight/ });
+  await expect(waves).toBeChecked();
+  expect(await seriousTroubles(page)).toEqual([]);
+  await dialog.getByRole('checkbox', { name: /Whiskers/ }).press('Space');
+  await dialog.getByRole('button', { name: 'Use what was seen' }).press('Enter');
+  await expect(dialog).toBeHidden();
+  await expect(page.getByRole('img', { name: /Photo of scrap/ })).toBeVisible();
+  const picked = page
+    .getByRole('region', { name: 'What else you see' })
+    .locator('[aria-pressed=true]');
+  await expect(picked).toHaveText(/waves/);
 });

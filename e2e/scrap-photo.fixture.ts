@@ -6,6 +6,9 @@ import { marginOfPlan } from '../core/plan/margin-of-plan';
 import { plainPlan } from '../core/plan/plain-plan';
 import { setUpOf } from '../core/plan/set-up-of';
 import { shownThreadMm } from '../core/plan/shown-thread';
+import { eyeCases } from '../core/study/eye-cases';
+import { drawnPhoto } from '../core/study/eye-study';
+import { evenDraws } from '../core/swatch/draw';
 import { drawnScrap, photographed } from '../core/study/scrap-photo';
 import { sewSwatch } from '../core/swatch/swatch';
 
@@ -40,6 +43,17 @@ export async function capeScrapPhoto(
   const raw = { width, height, channels: 1 } as const;
   const jpeg = await sharp(Buffer.from(grey), { raw }).jpeg({ quality: 88 }).toBuffer();
   return { jpeg, bites: swatch.stitches.length };
+}
+
+/** A photo of an edge that was stretched, thread sewn over it, with two threads of the cloth that stick out far. */
+export async function wavyEdgePhoto(): Promise<Buffer> {
+  const kind = eyeCases().find(({ name }) => name === 'raw edge, overcast, striped, soft')!;
+  const whiskers = [35, 62].map((alongMm) => ({ alongMm, lengthMm: 4, leanMm: 0.5 }));
+  const edge = { waveMm: 1.2, everyMm: 28, whiskers };
+  const { window } = drawnPhoto({ ...kind, look: { ...kind.look, edge } }, evenDraws(9));
+  const { width, height, grey } = scrapOnCard(window);
+  const raw = { width, height, channels: 1 } as const;
+  return sharp(Buffer.from(grey), { raw }).jpeg({ quality: 88 }).toBuffer();
 }
 
 /** A picture that has nothing to do with it. */

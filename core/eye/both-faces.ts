@@ -41,6 +41,8 @@ const depthRangeMm = 1.5;
 const endForEndShare = 0.85;
 /** So often a bite of a scrap that was laid into the window lies beyond its ends. */
 const beyondShare = 0.02;
+/** Two depths of one bite that lie farther apart than so many spreads are not both right. */
+const disagreeAt = 3;
 /** Fewer tell nothing. */
 const leastBites = 3;
 
@@ -170,7 +172,7 @@ function likelihoodOf(
  * Source: docs/formulas.md, “The eye”.
  *
  * @param hiddenMm bites as deep as this or less don’t show on the right side
- * @returns the depth, and whether the faces agree to three spreads
+ * @returns the depth, and whether the faces agree; where they don’t it is the wrong side’s
  */
 export function depthByBoth(
   { depthMm, depthSpreadMm }: MeasuredDepth,
@@ -180,15 +182,17 @@ export function depthByBoth(
   if (outside.depth) {
     const [one, other] = [depthSpreadMm ** -2, outside.depth.depthSpreadMm ** -2];
     const off = Math.abs(depthMm - outside.depth.depthMm) / Math.sqrt(1 / one + 1 / other);
+    // A print may look like thread that shows; the bite itself is seen whole on the wrong side.
+    if (off > disagreeAt) return { depthMm, depthSpreadMm, agree: false };
     return {
       depthMm: (one * depthMm + other * outside.depth.depthMm) / (one + other),
       depthSpreadMm: 1 / Math.sqrt(one + other),
-      agree: off <= 3,
+      agree: true,
     };
   }
   // A normal cut off at what would be seen: its mean and its spread.
   const cut = (hiddenMm + unseenMm - depthMm) / depthSpreadMm;
-  if (outside.shows || cut < -3) return { depthMm, depthSpreadMm, agree: outside.shows };
+  if (outside.shows || cut < -disagreeAt) return { depthMm, depthSpreadMm, agree: outside.shows };
   const below = normalDrift(0, 1).leftOf(cut);
   const hazard = Math.exp((-cut * cut) / 2) / Math.sqrt(2 * Math.PI) / below;
   return {

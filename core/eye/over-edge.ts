@@ -1,28 +1,19 @@
-import {
-  alongEdge,
-  beyondMm,
-  contrastOnCloth,
-  gainsFor,
-  mostGain,
-  rowsTimes,
-  type AlongEdge,
-} from './along-edge';
+import { beyondMm, contrastOnCloth, gainsFor, mostGain, rowsTimes } from './along-edge';
 import type { Expected } from './expected';
-import { courseAt, edgeCourse, longerThanStraight, bentMm, straightened } from './edge-course';
 import { aboutMean, coarser, standingOut, toned, type Field } from './flatten';
 import { seamFinder, type FoundSeam } from './find-seam';
 import type { ScaledImage } from './grey';
 import { atMostOneWrong, sureOf } from './how-sure';
+import { alongCourse, backToWindow, laidEdge, type LaidEdge } from './laid-edge';
 import { measureThread } from './measure-thread';
 import type { MeasuredScrap } from './measured-scrap';
 import { rawEdges, type RawEdge } from './raw-edge';
 import { refuse } from './refused';
 import type { Seen } from './seen';
+import { seenEdge } from './seen-edge';
 import { plainness, traced, type TracedHole } from './trace';
-import { turnedBy } from './waves';
-import { whiskersBeyond } from './whiskers';
 
-const { abs, cos, hypot, max, min, sin } = Math;
+const { abs, hypot, max, min } = Math;
 
 /** What is sewn over an edge lies so near to it, mm. */
 const nearMm = 4;
@@ -34,16 +25,8 @@ function paperSideOf({ holes }: Seen): 1 | -1 {
   return mean(holes.filter(({ counted }) => counted)) >= mean(holes) ? 1 : -1;
 }
 
-/** Off its straight line by less, the root of the mean square, an edge is straight: thread over it does as much, mm. */
-const leastBentMm = 0.17;
-
 interface Found {
-  readonly edge: RawEdge;
-  /** How far the edge lies off its straight line, strip by strip. */
-  readonly course: readonly number[];
-  /** The picture turned along the edge, which is straight in it. */
-  readonly tones: Field;
-  readonly picture: AlongEdge;
+  readonly laid: LaidEdge;
   readonly seam: FoundSeam;
   readonly thread: readonly TracedHole[];
   /** How plainly it stands out on both its sides. */
@@ -82,27 +65,23 @@ export function measureOverEdge(
   };
   let best: Found | null = null;
   for (const [i, edge] of edges.entries()) {
-    const turned = turnedBy(fine, edge.angle);
-    const course = edgeCourse(turned, edge);
-    const tones = bentMm(course) < leastBentMm ? turned : straightened(turned, course);
-    const picture = alongEdge(tones);
+    const laid = laidEdge(fine, edge);
     for (const lighter of [true, false]) {
       // What is lighter than the cloth is taken to be darker than the paper.
       const gains = beyondMm(fine, edge).map((mm) => (mm > 0 && lighter ? -1 : 1));
-      const standing = standingOut(rowsTimes(picture.even, gains));
+      const standing = standingOut(rowsTimes(laid.picture.even, gains));
       const [seam] = seamsIn(standing, edge, lighter)(0);
       if (!seam || seam.score < scale.leastScore) continue;
       // Half a repeat on, what is darker than its surroundings looks like thread that is lighter.
       const thread = traced(standing, seen, seam);
       const plain = plainness(standing, seam, thread);
-      if (plain > (best?.plain ?? 0)) {
-        best = { edge, course, tones, picture, seam, thread, plain };
-      }
+      if (plain > (best?.plain ?? 0)) best = { laid, seam, thread, plain };
     }
     if (!onShare((0.7 * (i + 1)) / edges.length)) return null;
   }
   if (!best) return refuse('no-stitch');
-  const { edge, course, tones, picture, seam, thread } = best;
+  const { laid, seam, thread } = best;
+  const { edge, tones, picture } = laid;
   const contrast = contrastOnCloth(picture.even, seam, edge, thread);
   const gains = gainsFor(picture, edge, contrast);
   const standing = standingOut(rowsTimes(picture.even, gains));
@@ -115,13 +94,8 @@ export function measureOverEdge(
     findAlong,
   );
   const honest = asFarAsSeen(measured, expected, gains, tones.pxPerMm);
-  const whiskers = whiskersBeyond(picture, edge, stitchedMm(honest, edge, tones)).map(
-    ({ tipMm, beyondMm }) => ({ atMm: tipMm, beyondMm }),
-  );
-  const seenEdge = { longerShare: longerThanStraight(course), whiskers };
   if (!onShare(1)) return null;
-  const isBent = bentMm(course) >= leastBentMm;
-  return laidBack({ ...honest, edge: seenEdge }, window, edge.angle, isBent ? course : []);
+  return laidBack(honest, laid);
 }
 
 /** Where a shadow is as light as thread, its end may lie so far from where it is lost, one spread, mm. */
@@ -161,42 +135,14 @@ function stitchedMm(
   return max(0, ...beyond);
 }
 
-/** A straight line with so many places that it can follow a course. */
-function alongCourse(
-  line: readonly (readonly [number, number])[],
-  course: readonly number[],
-): readonly (readonly [number, number])[] {
-  const [from, to] = [line[0], line.at(-1)];
-  if (course.length === 0 || !from || !to) return line;
-  const steps = max(1, Math.round(abs(to[0] - from[0])));
-  return Array.from({ length: steps + 1 }, (_, i) => {
-    const share = i / steps;
-    return [from[0] + (to[0] - from[0]) * share, from[1] + (to[1] - from[1]) * share] as const;
-  });
-}
-
-/** What was found in a picture that was turned, and straightened, where it lies in the window. */
-function laidBack(
-  measured: MeasuredScrap,
-  { width, height, pxPerMm }: ScaledImage,
-  angle: number,
-  course: readonly number[],
-): MeasuredScrap {
-  const [xc, yc] = [width / 2 / pxPerMm, height / 2 / pxPerMm];
-  const [c, s] = [cos(angle), sin(angle)];
-  const back = ([x, y]: readonly [number, number]): readonly [number, number] => {
-    const off = y + courseAt(course, x) - yc;
-    return [xc + (x - xc) * c - off * s, yc + (x - xc) * s + off * c];
-  };
-  const laid = <T extends { readonly atMm: readonly [number, number] }>(one: T): T => ({
-    ...one,
-    atMm: back(one.atMm),
-  });
-  const { stitches, reference, edge } = measured;
+/** What was found in a picture that was laid along its edge, where it lies in the window; and the edge itself. */
+function laidBack(measured: MeasuredScrap, laid: LaidEdge): MeasuredScrap {
+  const back = backToWindow(laid);
+  const { stitches, reference } = measured;
   return {
     ...measured,
-    stitches: stitches.map(laid),
-    reference: reference && alongCourse(reference, course).map(back),
-    edge: edge && { ...edge, whiskers: edge.whiskers.map(laid) },
+    stitches: stitches.map((one) => ({ ...one, atMm: back(one.atMm) })),
+    reference: reference && alongCourse(reference, laid.moved).map(back),
+    edge: seenEdge(laid, stitchedMm(measured, laid.edge, laid.tones)),
   };
 }

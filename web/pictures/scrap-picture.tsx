@@ -19,10 +19,11 @@ interface ScrapPictureProps {
   readonly reference: readonly (readonly [number, number])[] | null;
   readonly chosen: number | null;
   readonly label: string;
-  onChoose(id: number): void;
+  onChoose?(id: number): void;
   /** A place where nothing is ringed, mm; left out where nothing can be added. */
   onPlace?(atMm: readonly [number, number]): void;
-  onKey(event: KeyboardEvent): void;
+  /** Left out where there is nothing to go along. */
+  onKey?(event: KeyboardEvent): void;
 }
 
 const noWhiskers: readonly (readonly [number, number])[] = [];
@@ -71,9 +72,9 @@ export function ScrapPicture(props: ScrapPictureProps) {
         <svg
           viewBox={`0 ${topMm} ${widthMm} ${heightMm}`}
           className={`absolute inset-0 size-full focus-visible:outline-3 focus-visible:outline-pencil ${onPlace ? 'cursor-crosshair' : ''}`}
-          role="application"
+          role={onKey ? 'application' : 'img'}
           aria-label={label}
-          tabIndex={0}
+          tabIndex={onKey && 0}
           onKeyDown={onKey}
           onClick={(event) => {
             const box = event.currentTarget.getBoundingClientRect();
@@ -81,7 +82,7 @@ export function ScrapPicture(props: ScrapPictureProps) {
             const y = ((event.clientY - box.top) / box.height) * heightMm + topMm;
             const apart = ({ atMm }: Ringed) => Math.hypot(atMm[0] - x, atMm[1] - y);
             const nearest = [...ringed].sort((a, b) => apart(a) - apart(b))[0];
-            if (nearest && apart(nearest) <= nearMm) onChoose(nearest.id);
+            if (nearest && apart(nearest) <= nearMm) onChoose?.(nearest.id);
             else onPlace?.([x, y]);
           }}
         >

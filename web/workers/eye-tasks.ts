@@ -3,6 +3,7 @@ import type { Face } from '../../core/eye/seen-on';
 import { transfer } from 'comlink';
 import { pictureOf, type Picture } from '../../core/eye/grey';
 import { measurePhoto, windowOf, type MeasuredPhoto } from '../../core/eye/photo';
+import { measureEdge, type LoopedEdge } from '../../core/eye/seen-edge';
 import { finishById } from '../../core/finish/catalogue';
 import type { SewingPlan } from '../../core/finish/sewing-plan';
 import { Impossible, type Issue } from '../../core/impossible';
@@ -31,6 +32,17 @@ export type Eyed =
 /** A photo’s window laid flat, or why it can’t be. */
 export type LaidFlat =
   | { readonly ok: true; readonly window: ShownWindow }
+  | { readonly ok: false; readonly issues: readonly Issue[] };
+
+/** An edge that loopers sew round, ready to be painted. */
+export interface ShownEdge {
+  readonly window: ShownWindow;
+  readonly edge: LoopedEdge;
+}
+
+/** What a photo shows of an edge, or why it can't be measured. */
+export type EyedEdge =
+  | { readonly ok: true; readonly photo: ShownEdge }
   | { readonly ok: false; readonly issues: readonly Issue[] };
 
 /** A picture of a phone is made no larger than this, px along its longer side. */
@@ -68,6 +80,21 @@ export const eyeTasks = {
     try {
       const window = await shownWindow(windowOf(picture));
       return transfer<LaidFlat>({ ok: true, window }, [window.picture]);
+    } catch (error) {
+      if (error instanceof Impossible) return { ok: false, issues: error.issues };
+      throw error;
+    }
+  },
+
+  /** Looks at an edge of which no stitch is counted. */
+  async edge(file: Blob): Promise<EyedEdge> {
+    const picture = await readPicture(file);
+    if ('path' in picture) return { ok: false, issues: [picture] };
+    try {
+      const flat = windowOf(picture);
+      const edge = measureEdge(flat);
+      const window = await shownWindow(flat);
+      return transfer<EyedEdge>({ ok: true, photo: { window, edge } }, [window.picture]);
     } catch (error) {
       if (error instanceof Impossible) return { ok: false, issues: error.issues };
       throw error;

@@ -1,5 +1,5 @@
 import { proxy, wrap, type Remote } from 'comlink';
-import type { EyeAsked, Eyed, eyeTasks, LaidFlat } from './eye-tasks';
+import type { EyeAsked, Eyed, EyedEdge, eyeTasks, LaidFlat } from './eye-tasks';
 import { untilAnswered } from './until-answered';
 
 /**
@@ -40,3 +40,7 @@ export const measuredPhoto = (
 /** Lays a photo’s window flat. @throws the signal’s reason when it is aborted */
 export const flatPhoto = (file: Blob, signal: AbortSignal): Promise<LaidFlat> =>
   onThread<LaidFlat>(async (eye) => eye.flat(file), signal);
+
+/** Looks at an edge in a photo. @throws the signal’s reason when it is aborted */
+export const edgeOnPhoto = (file: Blob, signal: AbortSignal): Promise<EyedEdge> =>
+  onThread<EyedEdge>(async (eye) => eye.edge(file), signal);

@@ -20,6 +20,7 @@ import {
   type Judgement,
 } from './finds';
 import type { EdgeTrouble } from './edge-seen';
+import { EdgeTicks } from './edge-ticks';
 import type { TakenCounts } from './joined-finds';
 
 interface FoundOnPhotoProps {
@@ -155,23 +156,7 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
           />
         </div>
       )}
-      {atEdge.map(({ id, name, measured }) => (
-        <label key={id} className="flex min-h-9 cursor-pointer items-center gap-3">
-          <input
-            type="checkbox"
-            className="size-5 shrink-0 accent-madder"
-            checked={ticked.includes(id)}
-            onChange={(event) =>
-              onTick(
-                event.target.checked ? [...ticked, id] : ticked.filter((other) => other !== id),
-              )
-            }
-          />
-          <span>
-            <b>{name}</b>: {measured}
-          </span>
-        </label>
-      ))}
+      <EdgeTicks found={atEdge} ticked={ticked} onTick={onTick} />
       <div className="flex flex-wrap items-center gap-2">
         <Button look="solid" disabled={keeping} onClick={() => onTake(false)}>
           {n === undefined ? `Use: ${counted(over, 'shows', 'show')}` : 'Use these counts'}

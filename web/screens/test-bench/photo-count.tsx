@@ -1,4 +1,4 @@
-import { Camera, Printer } from 'lucide-react';
+import { Camera } from 'lucide-react';
 import { startTransition, useEffect, useRef, useState } from 'react';
 import type { Photo } from '../../../contract/photo';
 import type { Face } from '../../../core/eye/seen-on';
@@ -7,14 +7,13 @@ import type { Issue } from '../../../core/impossible';
 import type { DialSettings } from '../../../core/kit/dial-steps';
 import type { MarginPart } from './counted-part';
 import { Button } from '../../controls/button';
-import { FileInput } from '../../controls/file-input';
 import { FormDialog } from '../../controls/form-dialog';
 import { RadioRow } from '../../controls/radio-row';
 import { ApiError, sendFile } from '../../ground/api';
 import { useLengths } from '../../ground/lengths-context';
-import { issueInWords } from '../../words/refusals';
 import { measuredPhoto } from '../../workers/eye';
 import type { ShownPhoto } from '../../workers/eye-tasks';
+import { ChoosePhoto } from './choose-photo';
 import { edgeTroubles, withTroubles } from './edge-seen';
 import { countsOf, findsOf, sureOf, type Find } from './finds';
 import { FoundOnPhoto } from './found-on-photo';
@@ -79,7 +78,6 @@ function Counting({
   const [stage, setStage] = useState<Stage>(asking);
   const [trouble, setTrouble] = useState<string | null>(null);
   const [keeping, setKeeping] = useState(false);
-  const input = useRef<HTMLInputElement>(null);
   const running = useRef<AbortController | null>(null);
   useEffect(() => () => running.current?.abort(), []);
 
@@ -195,12 +193,11 @@ function Counting({
     );
   }
   return (
-    <div
-      className="grid gap-4"
-      onPaste={(event) => {
-        const [file] = event.clipboardData.files;
-        if (file) void measure(file);
-      }}
+    <ChoosePhoto
+      lay={`Lay the scrap into the window of the card, ${hidden ? '' : 'the side up that lay up to sew, '}the seam along it`}
+      kept={keepsPhoto ? 'and kept with the scrap' : 'only: the photo of the wrong side is kept'}
+      issues={stage.issues}
+      onFile={(file) => void measure(file)}
     >
       {/* Of a line the right side does not show what it was led along. */}
       <div hidden={!hidden}>
@@ -223,52 +220,6 @@ function Counting({
           onChange={setFace}
         />
       </div>
-      <ol className="list-decimal space-y-1 pl-5">
-        <li>
-          Lay the scrap into the window of the card{!hidden && ', the side up that lay up to sew'},
-          the seam along it, none of the four marks covered.
-        </li>
-        <li>Light from one side. Hold the phone straight above, the whole card in the picture.</li>
-      </ol>
-      <div className="flex flex-wrap gap-3">
-        <Button look="solid" autoFocus onClick={() => input.current?.click()}>
-          <Camera size={18} aria-hidden />
-          Take or choose the photo
-        </Button>
-        <span className="inline-flex min-h-11 flex-wrap items-center gap-x-3 px-2">
-          <Printer size={18} aria-hidden />
-          Print the card at 100 %:
-          {[
-            ['a4', 'A4'],
-            ['letter', 'Letter'],
-          ].map(([page, name]) => (
-            <a
-              key={page}
-              href={`/api/print/scrap-card.pdf?page=${page}`}
-              target="_blank"
-              rel="noreferrer"
-              className="inline-flex min-h-11 items-center font-bold text-pencil underline underline-offset-2"
-            >
-              {name}
-            </a>
-          ))}
-        </span>
-      </div>
-      <p className="text-sm text-soft">
-        Or paste a picture here. It is measured in this browser{' '}
-        {keepsPhoto ? 'and kept with the scrap.' : 'only: the photo of the wrong side is kept.'}
-      </p>
-      <FileInput
-        ref={input}
-        accept="image/jpeg,image/png,image/webp"
-        label="Photo of the scrap on its card"
-        onFile={(file) => void measure(file)}
-      />
-      {stage.issues.length > 0 && (
-        <p role="alert" className="border-l-4 border-madder bg-madder-wash px-3 py-2 font-bold">
-          {stage.issues.map((issue) => issueInWords(issue, lengths)).join(' ')}
-        </p>
-      )}
-    </div>
+    </ChoosePhoto>
   );
 }

@@ -1,5 +1,6 @@
 import { takeProposal } from '../../bench/plan-change';
 import { Suspense, useState } from 'react';
+import { goesOverEdge } from '../../../core/diagnose/situation';
 import { judge } from '../../../core/plan/judge';
 import { ApiError } from '../../ground/api';
 import { later } from '../../ground/later';
@@ -21,7 +22,9 @@ import { countedByPhoto } from './counted-part';
 import { CountsFields, troubleOf } from './counts-fields';
 import { useScrapDraft } from './scrap-draft';
 import { SewnAt } from './sewn-at';
+import { situationOf } from './situation';
 
+const EdgePhoto = later(async () => (await import('./edge-photo')).EdgePhoto);
 const PhotoCount = later(async () => (await import('./photo-count')).PhotoCount);
 
 /** What a scrap shows: counted along it, seen on it, with the setting it was sewn at. */
@@ -86,6 +89,11 @@ export function ScrapForm({ bench }: { bench: Bench }) {
         </p>
       )}
       {looped && <MeasuredFields draft={draft} set={setDraft} issues={issues} />}
+      {!photoCounted && goesOverEdge(situationOf(bench)) && (
+        <Suspense>
+          <EdgePhoto draft={draft} set={setDraft} />
+        </Suspense>
+      )}
       {photoCounted && (
         <Suspense>
           <PhotoCount bench={photoCounted} sewn={sewn} draft={draft} set={setDraft} />
