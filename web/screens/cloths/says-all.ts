@@ -1,8 +1,9 @@
-/** Letters and digits alone, in lower case: a comma or a hyphen is no part of a name. */
+/** Letters and digits alone, in lower case and without accents: a comma or a hyphen is no part of a name. */
 const plain = (text: string) =>
   text
     .toLowerCase()
     .normalize('NFKD')
+    .replace(/\p{M}+/gu, '')
     .replace(/[^\p{L}\p{N}\s]+/gu, ' ');
 
 /** Whether every word that was typed is somewhere in a text, whatever stands between the words. */
