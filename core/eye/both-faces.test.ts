@@ -70,6 +70,9 @@ test('bites that are all alike could lie either way, and that is said', () => {
   }));
   expect(matchFaces(row, row, hiddenMm)!.sure).toBeLessThan(0.9);
   expect(matchFaces(row.slice(0, 2), row, hiddenMm)).toBeNull();
+  // All in one place, as a careless finger may add them.
+  const heaped = row.map((bite) => ({ ...bite, atMm: [30, 30] as const }));
+  expect(matchFaces(heaped, row, hiddenMm)!.sure).toBeLessThan(0.9);
 });
 
 test('one that shows where the wrong side has none stands alone', () => {

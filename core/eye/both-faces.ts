@@ -43,6 +43,8 @@ const endForEndShare = 0.85;
 const beyondShare = 0.02;
 /** Two depths of one bite that lie farther apart than so many spreads are not both right. */
 const disagreeAt = 3;
+/** Bites that a person added may lie on each other; none are sewn nearer than this, mm. */
+const leastSpacingMm = 1;
 /** Fewer tell nothing. */
 const leastBites = 3;
 
@@ -94,7 +96,8 @@ export function matchFaces(
   if (Math.min(wrong.length, right.length) < leastBites) return null;
   const [inside, outside] = [alongLine(wrong), alongLine(right)];
   const sorted = inside.toSorted((a, b) => a - b);
-  const spacingMm = middleOf(sorted.slice(1).map((along, i) => along - sorted[i]!));
+  const gaps = sorted.slice(1).map((along, i) => along - sorted[i]!);
+  const spacingMm = Math.max(leastSpacingMm, middleOf(gaps));
   const ways = new Map<string, Way>();
   for (const turned of [1, -1] as const) {
     for (const from of inside) {

@@ -1,0 +1,138 @@
+import type { Field } from './flatten';
+import type { FoundSeam } from './find-seam';
+import { referenceLine, threadMm, type ReferenceLine } from './reference-line';
+import { isLine, isMeasurable, swingsAtRawEdge, type Seen } from './seen';
+import { sewnPart } from './sewn-part';
+import { spacedByDips } from './stitch-length';
+import { isClearOf, laidAlong, mirrored } from './straight-line';
+import { endsSettled, plainness, traced, type TracedHole } from './trace';
+
+/** What lies beside so many of the likeliest ways of lying is looked for. */
+const mostLooked = 3;
+/** Ways of lying that follow the thread nearly as well as the best. */
+const nearlyAsPlain = 0.85;
+/** The same of lines beside each other, which look as plain the other way round. */
+const asPlainOtherWay = 0.6;
+/** Which way round they lie is told by a line that is plainer by so much, in log. */
+const surerBy = 2;
+/** What stitches are led along that is a line on the cloth, and no step from one cloth to another. */
+const drawnReferences = new Set(['hemline', 'ridge of the old hem']);
+
+/** A seam and its thread. */
+interface Sight {
+  readonly seam: FoundSeam;
+  readonly thread: readonly TracedHole[];
+}
+
+/** How a seam lies, as far as its thread and what lies beside it tell. */
+export interface LikeliestSight extends Sight {
+  /** How far its thread stands out on both its sides, in spreads of the cloth. */
+  readonly plain: number;
+  /** What it was led along; null where that is not told. */
+  readonly line: ReferenceLine | null;
+}
+
+/** What is looked for, and what other needles sew beside it. */
+export interface SoughtThread {
+  readonly seen: Seen;
+  readonly beside: readonly Seen[];
+}
+
+/** The log of how likely it is that all its holes are thread. */
+export const likelyThread = (thread: readonly TracedHole[]): number =>
+  thread.reduce((sum, { logOdds }) => sum + logOdds, 0);
+
+/** How plain a line is; none at all is less than any. */
+const plainOf = (line: ReferenceLine | null | undefined) => line?.total ?? -1e9;
+
+/**
+ * Of several ways a seam may lie the one whose thread is followed the plainest; where thread alone leaves it
+ * open, what lies beside it tells. Source: docs/formulas.md, “The eye”.
+ *
+ * @param tones how light the window is
+ * @param standing what stands out of it
+ * @param seams where it may lie, the likeliest first
+ * @param findAlong looks for the seam once more, in a direction
+ * @returns null where it lies nowhere
+ */
+export function likeliestSight(
+  { seen, beside: otherLines }: SoughtThread,
+  tones: Field,
+  standing: Field,
+  seams: readonly FoundSeam[],
+  findAlong: (angle: number) => readonly FoundSeam[],
+): LikeliestSight | null {
+  const straight = isLine(seen);
+  const sewn = (one: FoundSeam) => {
+    const thread = sewnPart(traced(standing, seen, one));
+    return swingsAtRawEdge(seen) ? endsSettled(standing, seen, one, thread) : thread;
+  };
+  const followed = (one: FoundSeam): Sight => ({
+    seam: one,
+    thread: sewn(one),
+  });
+  const sightOf = (one: FoundSeam): Sight => {
+    const sight = followed(one);
+    return straight ? followed(laidAlong(sight.seam, sight.thread)) : sight;
+  };
+  const lines = new Map<Sight, ReferenceLine | null>();
+  const lineBeside = (sight: Sight): ReferenceLine | null => {
+    const known = lines.get(sight);
+    if (known !== undefined) return known;
+    const { seam, thread } = sight;
+    const line = referenceLine(tones, seam, thread, {
+      mayBeDrawn: seen.reference !== null && drawnReferences.has(seen.reference),
+      // A straight line of thread is a line itself.
+      besideThreadMm: straight ? 2 * threadMm : threadMm,
+    });
+    const found = line && (!straight || isClearOf(line, seam, thread)) ? line : null;
+    lines.set(sight, found);
+    return found;
+  };
+  const sights = seams
+    .flatMap((one) => (straight ? [one, mirrored(one, seen.holes[0]!.acrossMm)] : [one]))
+    .map(sightOf);
+  // A seam runs along what it was led along, which is the straighter of the two.
+  const beside = seams
+    .slice(0, mostLooked)
+    .map((one, i) => ({ one, line: lineBeside(sights[straight ? 2 * i : i]!) }))
+    .sort((x, y) => plainOf(y.line) - plainOf(x.line))[0];
+  if (beside?.line && seen.reference !== null) {
+    sights.push(...findAlong(beside.one.angle + beside.line.slope).map(sightOf));
+  }
+  /** As plain as the least plain of the lines that lie beside each other. */
+  const plain = sights.map(({ seam, thread }) =>
+    Math.min(
+      plainness(standing, seam, thread),
+      ...otherLines.map((line) =>
+        plainness(standing, seam, sewnPart(traced(standing, line, seam))),
+      ),
+    ),
+  );
+  const total = sights.map(({ thread }, i) => plain[i]! * Math.sqrt(thread.length));
+  const most = Math.max(...total);
+  const [best, ...others] = sights
+    .filter((_, i) => total[i]! >= (otherLines.length > 0 ? asPlainOtherWay : nearlyAsPlain) * most)
+    .map((sight) => ({
+      ...sight,
+      plain: plain[sights.indexOf(sight)]!,
+      line: isMeasurable(seen) ? lineBeside(sight) : null,
+    }))
+    // Where thread alone leaves open how a stitch lies, what it was led along says.
+    .sort(
+      (a, b) =>
+        plainOf(b.line) - plainOf(a.line) || likelyThread(b.thread) - likelyThread(a.thread),
+    );
+  if (!best) return null;
+  // Lines beside each other may be taken for each other; then what they were led along lies elsewhere.
+  const isOther = ({ seam }: Sight) =>
+    seam.turned[1] !== best.seam.turned[1] || Math.abs(seam.acrossMm - best.seam.acrossMm) > 1;
+  const mayBeOther = others.some(
+    (other) => isOther(other) && plainOf(other.line) > plainOf(best.line) - surerBy,
+  );
+  // A straight thread was followed by where it lies; where its holes are is told along it.
+  const sight = straight ? followed(spacedByDips(standing, seen, best.seam, best.thread)) : best;
+  const line = straight && isMeasurable(seen) ? lineBeside(sight) : best.line;
+  const isTold = otherLines.length === 0 || !mayBeOther;
+  return { ...sight, plain: best.plain, line: isTold ? line : null };
+}
