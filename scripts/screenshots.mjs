@@ -40,7 +40,9 @@ mkdirSync(folder, { recursive: true });
 const settled = async () => {
   await page.waitForTimeout(2000);
   // Some take longer to work out what they show.
-  await page.getByText('Loading…').first().waitFor({ state: 'hidden' });
+  for (const waits of ['Loading…', /^Putting \d+ edges in order…/]) {
+    await page.getByText(waits).first().waitFor({ state: 'hidden' });
+  }
   await page.waitForTimeout(200);
 };
 const take = async (name) => {
