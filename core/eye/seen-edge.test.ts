@@ -37,6 +37,10 @@ test('one that lies straight and clean has none of it; without an edge nothing i
   expect(flat.longerShare).toBeLessThan(0.002);
   expect(flat.whiskers).toEqual([]);
   expect(flat.line).toHaveLength(2);
+  // Nor is a fold one, beyond which the cloth goes on.
+  const hem = eyeCases().find(({ name }) => name === 'blind hem, wrong side, checked, soft')!;
+  const { window: folded } = drawnPhoto({ ...hem, pxPerMm: 9 }, evenDraws(9));
+  expect(() => measureEdge(folded)).toThrow(Impossible);
   const grey = new Uint8Array(900 * 540).fill(150);
   expect(() => measureEdge({ width: 900, height: 540, pxPerMm: 9, grey })).toThrow(Impossible);
 });

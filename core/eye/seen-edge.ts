@@ -12,6 +12,11 @@ import { whiskersBeyond } from './whiskers';
 const loopsMm = 1;
 /** What is sewn round an edge lies so near to it, mm. */
 const sewnMm = [-6, 0.5] as const;
+/** Cloth without what is sewn, and paper without what sticks out or lies in the shade, mm beyond the edge. */
+const clothMm = [-10, -6.5] as const;
+const paperMm = [3, 8] as const;
+/** Paper has no weave: it is livelier than so much of the cloth only if it is cloth as well. */
+const mostLively = 0.8;
 /** An edge is measured so finely, and looked for so coarsely, px a mm. */
 const [finePxPerMm, coarsePxPerMm] = [10, 4];
 
@@ -28,17 +33,24 @@ export function seenEdge(laid: LaidEdge, stitchedMm: number): SeenEdge {
   };
 }
 
-/** How lively a picture is beside its edge: thread is, cloth is less. */
-function livelyAt({ picture: { even }, edge }: LaidEdge): number {
+/** How lively a picture is so far beyond its edge: thread is, cloth is less, and paper hardly. */
+function livelyAt(
+  { picture: { even }, edge }: LaidEdge,
+  [from, to]: readonly [fromMm: number, toMm: number],
+): number {
   const { width, values } = even;
   let [sum, count] = [0, 0];
   beyondMm(even, edge).forEach((mm, row) => {
-    if (mm < sewnMm[0] || mm > sewnMm[1]) return;
+    if (mm < from || mm > to) return;
     for (let at = row * width; at < (row + 1) * width; at++) sum += values[at]! ** 2;
     count += width;
   });
-  return sum / Math.max(1, count);
+  return Math.sqrt(sum / Math.max(1, count));
 }
+
+/** Whether cloth ends on paper there: a fold has cloth on both its sides, as lively here as there. */
+const endsOnPaper = (laid: LaidEdge): boolean =>
+  livelyAt(laid, paperMm) <= mostLively * livelyAt(laid, clothMm);
 
 /** An edge that thread is looped round, of which nothing is counted, and where it runs in the window. */
 export interface LoopedEdge extends SeenEdge {
@@ -59,7 +71,8 @@ export function measureEdge(window: ScaledImage): LoopedEdge {
   const fine = coarser(tones, times(finePxPerMm));
   const [best] = rawEdges(coarser(tones, times(coarsePxPerMm)))
     .map((edge) => laidEdge(fine, edge))
-    .sort((a, b) => livelyAt(b) - livelyAt(a));
+    .filter(endsOnPaper)
+    .sort((a, b) => livelyAt(b, sewnMm) - livelyAt(a, sewnMm));
   if (!best) return refuse('no-edge');
   const { width, height, pxPerMm } = best.tones;
   const y = height / 2 / pxPerMm + best.edge.acrossMm;
