@@ -4,6 +4,7 @@ import type { Photo } from '../../../contract/photo';
 import type { Face } from '../../../core/eye/seen-on';
 import type { SymptomId } from '../../../core/diagnose/symptom';
 import type { Issue } from '../../../core/impossible';
+import type { MarginWords } from '../../../core/finish/finish-margin';
 import type { DialSettings } from '../../../core/kit/dial-steps';
 import type { MarginPart } from './counted-part';
 import { Button } from '../../controls/button';
@@ -11,6 +12,7 @@ import { FormDialog } from '../../controls/form-dialog';
 import { RadioRow } from '../../controls/radio-row';
 import { ApiError, sendFile } from '../../ground/api';
 import { useLengths } from '../../ground/lengths-context';
+import { counted } from '../../words/number';
 import { measuredPhoto } from '../../workers/eye';
 import type { ShownPhoto } from '../../workers/eye-tasks';
 import { ChoosePhoto } from './choose-photo';
@@ -63,6 +65,14 @@ export function PhotoCount(props: PhotoCountProps) {
 }
 
 const otherFace: Readonly<Record<Face, Face>> = { wrong: 'right', right: 'wrong' };
+
+/** What a side came to that was counted. */
+function sideInWords(face: Face, finds: readonly Find[], words: MarginWords): string {
+  const { n, over } = countsOf(finds);
+  return face === 'wrong'
+    ? `The wrong side is counted: ${counted(n, words.one, words.counted)}.`
+    : `The right side is counted: ${counted(over, 'shows', 'show')}.`;
+}
 
 function Counting({
   bench,
@@ -203,10 +213,14 @@ function Counting({
       <div hidden={!hidden}>
         {faces[other] && (
           <p className="pb-2" role="status">
-            <b>
-              The {other} side is counted: {countsOf(faces[other]).n} {margin.words.counted}.
-            </b>{' '}
-            Turn the scrap over like a page: each {margin.words.one} is then found on both sides.
+            {faces[face] ? (
+              <b>Both sides are counted. Another photo of one takes the place of its last.</b>
+            ) : (
+              <>
+                <b>{sideInWords(other, faces[other], margin.words)}</b> Turn the scrap over like a
+                page: each {margin.words.one} is then found on both sides.
+              </>
+            )}
           </p>
         )}
         <RadioRow<Face>
