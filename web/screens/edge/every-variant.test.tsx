@@ -24,7 +24,7 @@ test.each(variants)(
       settings: null,
     });
     // The page before this one must not be taken for it, however late its news arrives.
-    await app.open('/');
+    await app.open('/nowhere');
     queryClient.clear();
     await app.open('/edges/edge-tabard/setting');
     const slip = () => document.querySelector('aside')?.textContent ?? '';
