@@ -119,7 +119,8 @@ describe('the card', () => {
         const degrees = (Math.abs(tilt) * 180) / Math.PI;
         expect(Math.abs(found.tiltDegrees - degrees)).toBeLessThan(degrees > 12 ? 4 : 12);
       }),
-      { numRuns: 4 },
+      // The same shots every time: each takes half a second, and to shrink one that fails took a run of all tests with it.
+      { numRuns: 4, seed: 11, endOnFailure: true },
     );
   }, 120_000);
 
