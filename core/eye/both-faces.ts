@@ -27,6 +27,8 @@ export interface MatchedFaces {
   readonly sure: number;
 }
 
+/** Less sure than this, faces are not laid together. */
+export const surelyMatched = 0.9;
 /** One bite lies in the same place on both faces, to so much, one spread, mm. */
 const samePlaceMm = 0.3;
 /** Farther from each other than this share of the bites’ spacing they are not the same. */

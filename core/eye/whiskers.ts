@@ -1,4 +1,4 @@
-import type { AlongEdge } from './along-edge';
+import { beyondMm, type AlongEdge } from './along-edge';
 import { spreadOf } from './flatten';
 import { middleOf } from './middle';
 import type { RawEdge } from './raw-edge';
@@ -37,11 +37,12 @@ const clothMm = [-4, -1] as const;
  */
 export function whiskersBeyond(
   { usual, even }: AlongEdge,
-  { acrossMm, paper }: RawEdge,
+  edge: RawEdge,
   stitchedMm: number,
 ): Whisker[] {
   const { width, height, values, pxPerMm } = even;
-  const beyondOf = (row: number) => paper * ((row - (height - 1) / 2) / pxPerMm - acrossMm);
+  const { acrossMm, paper } = edge;
+  const beyondOf = beyondMm(even, edge);
   const rows = (fromMm: number, toMm: number) => {
     const [a, b] = [fromMm, toMm]
       .map((mm) => round((height - 1) / 2 + (acrossMm + paper * mm) * pxPerMm))
@@ -59,11 +60,13 @@ export function whiskersBeyond(
   const contrast = toneOf(zone) - toneOf(rows(...clothMm));
   const least = max(leastShare * contrast, leastSpreads * spreadOf(dark));
   return piecesOf(dark, size, least).flatMap((piece) => {
-    const places = piece.map((at) => [at % width, first + Math.floor(at / width)] as const);
-    const beyond = places.map(([, row]) => beyondOf(row));
-    const [near, far] = [min(...beyond), max(...beyond)];
-    const tip = places[beyond.indexOf(far)]!;
-    const root = places[beyond.indexOf(near)]!;
+    const placeOf = (at: number) => [at % width, first + Math.floor(at / width)] as const;
+    const outOf = (at: number) => beyondOf[placeOf(at)[1]]!;
+    // One by one: a stain may have more places than a call takes.
+    const outermost = piece.reduce((best, at) => (outOf(at) > outOf(best) ? at : best));
+    const innermost = piece.reduce((best, at) => (outOf(at) < outOf(best) ? at : best));
+    const [tip, root] = [placeOf(outermost), placeOf(innermost)];
+    const [near, far] = [outOf(innermost), outOf(outermost)];
     const longMm = hypot(tip[0] - root[0], tip[1] - root[1]) / pxPerMm + 1 / pxPerMm;
     const wideMm = piece.length / (longMm * pxPerMm * pxPerMm);
     const isOne =

@@ -1,4 +1,4 @@
-import { depthByBoth, matchFaces, type OutsideBite } from '../eye/both-faces';
+import { depthByBoth, matchFaces, surelyMatched, type OutsideBite } from '../eye/both-faces';
 import { measureScrap } from '../eye/measure';
 import type { MeasuredStitch } from '../eye/measured-scrap';
 import { Impossible } from '../impossible';
@@ -18,8 +18,6 @@ export interface FacesSeen {
   readonly depthErrorMm: { readonly alone: number; readonly both: number };
 }
 
-/** Less sure than this, faces are not laid together. */
-const surely = 0.9;
 const nearMm = 1.2;
 
 const hiddenOf = ({ finish, plan }: EyeCase) => {
@@ -65,7 +63,7 @@ export function facesStudy(it: EyeCase, scraps: number, random: () => number): F
     });
     const inside = seen.inside.map((one) => ({ atMm: one.atMm, depth: depthOf(one) }));
     const match = matchFaces(inside, outside, hiddenMm);
-    if (!match || match.sure < surely) {
+    if (!match || match.sure < surelyMatched) {
       unsure++;
       continue;
     }

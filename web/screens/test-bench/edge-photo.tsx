@@ -56,6 +56,7 @@ function Looking({ draft, set, onDone }: EdgePhotoProps & { onDone(): void }) {
   const lengths = useLengths();
   const [stage, setStage] = useState<Stage>({ is: 'asking', issues: [] });
   const [trouble, setTrouble] = useState<string | null>(null);
+  const [keeping, setKeeping] = useState(false);
   const running = useRef<AbortController | null>(null);
   useEffect(() => () => running.current?.abort(), []);
   const ask = (issues: readonly Issue[] = []) => setStage({ is: 'asking', issues });
@@ -107,12 +108,15 @@ function Looking({ draft, set, onDone }: EdgePhotoProps & { onDone(): void }) {
   const found = edgeTroubles(seen.edge, lengths);
   const take = async () => {
     set({ symptoms: withTroubles(draft.symptoms, found, ticked) });
+    setKeeping(true);
     try {
       set({ photoId: (await sendFile<Photo>('photos', file)).id });
       onDone();
     } catch (error) {
       const why = error instanceof ApiError ? error.message : 'The server does not answer.';
       setTrouble(`What was seen is in the form. The photo could not be kept: ${why}`);
+    } finally {
+      setKeeping(false);
     }
   };
   return (
@@ -138,7 +142,7 @@ function Looking({ draft, set, onDone }: EdgePhotoProps & { onDone(): void }) {
         onTick={(now) => setStage({ ...stage, ticked: now })}
       />
       <div className="flex flex-wrap items-center gap-2">
-        <Button look="solid" onClick={() => void take()}>
+        <Button look="solid" disabled={keeping} onClick={() => void take()}>
           Use what was seen
         </Button>
         <Button look="quiet" onClick={() => ask()}>

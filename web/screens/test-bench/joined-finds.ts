@@ -1,4 +1,9 @@
-import { depthByBoth, matchFaces, type OutsideBite } from '../../../core/eye/both-faces';
+import {
+  depthByBoth,
+  matchFaces,
+  surelyMatched,
+  type OutsideBite,
+} from '../../../core/eye/both-faces';
 import { faultOf, sureOf } from '../../../core/eye/how-sure';
 import type { Face } from '../../../core/eye/seen-on';
 import type { Check } from '../../../core/margin/check';
@@ -16,9 +21,6 @@ export interface JoinedFinds {
   /** Finds by their face whose two depths can’t both be right. */
   readonly disagree: Readonly<Record<Face, readonly number[]>>;
 }
-
-/** Less sure than this, faces are not laid together. */
-const surely = 0.9;
 
 /** Whether the person has said what it is. */
 const isSaid = ({ sure }: Find): boolean => sure === 1;
@@ -43,7 +45,7 @@ export function joinedFinds(
     shows: find.depth !== null || find.judged === 'over',
   }));
   const match = matchFaces(inside, places, hiddenMm);
-  if (!match || match.sure < surely) return null;
+  if (!match || match.sure < surelyMatched) return null;
   const disagree: Record<Face, number[]> = { wrong: [], right: [] };
   const finds = inside.map((find, i): Find => {
     const j = match.onRight[i] ?? null;
