@@ -74,14 +74,14 @@ test('what is no whisker is none: dust, a stain, what the stitches hold, the gra
     [21, 5],
   ];
   expect(foundIn([[stain[0]!, stain[1]!]], 0.03, 4)).toEqual([]);
-  // Half of the paper in the dark: more places in one piece than a call has room for.
-  const wide = 260;
+  // Nearly half of the paper in the dark: more places in one piece than a call has room for.
+  const wide = 700;
   const half = picture([], 0.01);
   const [width, height] = [wide * pxPerMm, half.height];
   const values = Float32Array.from({ length: width * height }, (_, at) => {
     const [x, y] = [at % width, Math.floor(at / width)];
     const beyond = y / pxPerMm - heightMm / 2 - edge.acrossMm;
-    return beyond > 0 && x > pxPerMm ? -1 : 0;
+    return beyond > 0 && x > 0.55 * width ? -1 : 0;
   });
   const field: Field = { ...half, width, height, values };
   expect(whiskersBeyond({ usual: field, even: field }, edge, stitchedMm)).toEqual([]);
