@@ -1,4 +1,4 @@
-import { expect, tabTo, test } from './app.fixture';
+import { expect, follow, tabTo, test } from './app.fixture';
 
 interface Cloth {
   readonly version: number;
@@ -69,7 +69,7 @@ test('by keyboard: an attachment is nudged before the foot, and the picture foll
   await page.keyboard.press(']');
   await expect(off).toHaveValue('12.5');
   await expect(page.getByText('12.5 mm off the toe')).toBeVisible();
-  await page.goto(`${app.address}/edges/edge-tabard/folds?view=loading`);
+  await follow(page, '/edges/edge-tabard/folds?view=loading');
   await expect(page.getByText('Screwed on')).toBeVisible();
   await expect(page.getByText(/attachment on 12.5 mm before the toe/)).toBeVisible();
   await page.keyboard.press('ArrowRight');

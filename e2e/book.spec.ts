@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { Buffer } from 'node:buffer';
-import { expect, test } from './app.fixture';
+import { expect, follow, test } from './app.fixture';
 
 interface Attempt {
   id: string;
@@ -84,7 +84,7 @@ test('a verdict, a note and a pin from the book; what is pinned is where a plan 
   await expect
     .poll(() => app.api<Attempt>('attempts/earlier-8-1'))
     .toMatchObject({ pinned: true, note: 'Held a whole parade.' });
-  await page.goto(`${app.address}/edges/edge-trousers/setting`);
+  await follow(page, '/edges/edge-trousers/setting');
   const worked = page.getByTestId('worked');
   await worked.locator('summary').click();
   await expect(worked).toContainText('This very set-up');
@@ -113,9 +113,9 @@ test('out and in again through the page: a book wiped comes back as it was', asy
   for (const { id, version } of await app.api<{ id: string; version: number }[]>('attempts')) {
     await fetch(`${app.address}/api/attempts/${id}?version=${version}`, { method: 'DELETE' });
   }
-  await page.goto(`${app.address}/book`);
+  await follow(page, '/book');
   await expect(page.getByText('The book is empty.')).toBeVisible();
-  await page.goto(`${app.address}/exchange`);
+  await follow(page, '/exchange');
   await page.getByLabel('File to take in').setInputFiles({
     ...{ name: 'sample-book.json', mimeType: 'application/json', buffer: before },
   });
@@ -154,8 +154,8 @@ test('taken out, much changed, brought back', async ({ page, app }) => {
   await page.getByRole('button', { name: 'Remove scrap 3' }).click();
   await page.getByRole('button', { name: 'Remove', exact: true }).click();
   await expect.poll(async () => (await app.api<Attempt[]>('attempts')).length).toBe(20);
-  await page.goto(`${app.address}/cloths?cloth=cloth-canvas`);
-  await page.goto(`${app.address}/removed`);
+  await follow(page, '/cloths?cloth=cloth-canvas');
+  await follow(page, '/removed');
   await page.getByRole('button', { name: 'Bring back scrap 3' }).click();
   await expect(page.getByText('Nothing was taken out.')).toBeVisible();
   expect(await app.api<Attempt[]>('attempts')).toHaveLength(21);

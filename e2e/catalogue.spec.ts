@@ -1,4 +1,4 @@
-import { expect, test, type App, tabTo } from './app.fixture';
+import { type App, expect, follow, tabTo, test } from './app.fixture';
 
 interface Plan {
   version: number;
@@ -116,7 +116,7 @@ test('awkward lengths are refused at their field, and nothing is lost', async ({
   await plan(app, 'plan-flounce', {
     fold: { variant: 'plain', seamAllowanceMm: 8, secondPassMm: 6 },
   });
-  await page.goto(`${app.address}/edges/edge-flounce/cloth`);
+  await follow(page, '/edges/edge-flounce/cloth');
   await page
     .getByRole('listbox')
     .getByRole('option', { name: /Wool flannel/ })

@@ -1,4 +1,4 @@
-import { expect, test } from './app.fixture';
+import { expect, follow, test } from './app.fixture';
 
 test('by mouse: wishes move the list, and each place says why', async ({ page, app }) => {
   await page.goto(`${app.address}/edges/edge-cape/finish`);
@@ -118,8 +118,8 @@ test('the cloth there is, and a child: both are asked of the edge and heard by t
   await expect
     .poll(() => app.api('edges/edge-cape'))
     .toMatchObject({ spareMm: 20, forChild: true });
-  await page.goto(`${app.address}/edges/edge-cape/finish?look=blind-hem.flat`);
+  await follow(page, '/edges/edge-cape/finish?look=blind-hem.flat');
   await expect(page.getByRole('complementary')).toContainText(/beyond the edge/);
-  await page.goto(`${app.address}/edges/edge-cape/finish?look=fringe.loops`);
+  await follow(page, '/edges/edge-cape/finish?look=fringe.loops');
   await expect(page.getByRole('complementary')).toContainText('A small child pulls it off');
 });

@@ -1,4 +1,4 @@
-import { expect, test } from './app.fixture';
+import { expect, follow, test } from './app.fixture';
 
 interface Edge {
   crossings: { kind: string; atMm: number; widthMm: number }[];
@@ -59,7 +59,7 @@ test('a thick crossing is graded: with care, not at all, freely, by the machineâ
   await expect(verdict).toContainText('With care:');
   await expect(verdict).toContainText('a starting guess of the lift');
   await expect(verdict).toContainText(/\d+ layers? of this cloth/);
-  await page.goto(`${app.address}/kit`);
+  await follow(page, '/kit');
   await page.getByRole('button', { name: /^Home machine/ }).click();
   const lift = page.getByLabel('Presser foot lifts');
   await lift.fill('40');
@@ -73,9 +73,9 @@ test('a thick crossing is graded: with care, not at all, freely, by the machineâ
   await expect(page.getByText('The higher lift is not less than the ordinary one.')).toBeVisible();
   await higher.fill('3.5');
   await higher.press('Enter');
-  await page.goto(`${app.address}/edges/edge-trousers/edge?view=along`);
+  await follow(page, '/edges/edge-trousers/edge?view=along');
   await expect(verdict).toContainText('It will not pass:');
-  await page.goto(`${app.address}/kit`);
+  await follow(page, '/kit');
   await page.getByRole('button', { name: /^Home machine/ }).click();
   await lift.fill('9');
   await lift.press('Enter');
@@ -84,6 +84,6 @@ test('a thick crossing is graded: with care, not at all, freely, by the machineâ
   await higher.press('Enter');
   await lift.fill('9');
   await lift.press('Enter');
-  await page.goto(`${app.address}/edges/edge-trousers/edge?view=along`);
+  await follow(page, '/edges/edge-trousers/edge?view=along');
   await expect(verdict).toContainText('The thickest place passes');
 });

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, press, test } from './app.fixture';
+import { expect, follow, press, test } from './app.fixture';
 
 interface Edge {
   readonly id: string;
@@ -55,7 +55,7 @@ test('by mouse: jeans whose look is to stay; what leads is a proposal until it i
   const plan = async () => (await app.api<Plan[]>(`plans?edgeId=${id}`))[0];
   expect((await plan())?.finish).toBeNull();
   for (const station of ['folds', 'setting', 'test']) {
-    await page.goto(`${app.address}/edges/${id}/${station}`);
+    await follow(page, `/edges/${id}/${station}`);
     await expect(page.getByRole('region', { name: 'A proposal' })).toContainText('kept hem');
   }
   await page.reload();

@@ -1,6 +1,6 @@
 import type { OrderedWork } from '../core/garment/work-of';
 import type { ProjectRecord } from '../contract/records';
-import { expect, quiet, tabTo, test, type App } from './app.fixture';
+import { type App, expect, follow, quiet, tabTo, test } from './app.fixture';
 
 const minutes = (text: string | null) => Number(/([\d.]+) min/.exec(text ?? '')?.[1]);
 
@@ -85,7 +85,7 @@ test('by keyboard: this before that, a ring told, and an edge put before its sea
   await page.getByRole('button', { name: 'This before that' }).press('Enter');
   await expect(page.getByRole('alert')).toContainText('goes round in a ring');
 
-  await page.goto(`${app.address}/projects/${id}/seams`);
+  await follow(page, `/projects/${id}/seams`);
   const turn = page.getByRole('button', { name: 'Top edge: finish it before the seam instead' });
   await tabTo(page, turn);
   await page.keyboard.press('Enter');
@@ -131,7 +131,7 @@ test('the worktable: put away the demo, three questions, a first edge by its pic
   // The edge and its project were one change.
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(async () => (await app.api<unknown[]>('projects')).length).toBe(0);
-  await page.goto(app.address);
+  await follow(page, '/');
   await page.getByRole('button', { name: 'Bring the demo here' }).click();
   await expect(page.getByRole('region', { name: 'Projects' })).toContainText('Lantern-parade');
   await quiet(page);
@@ -155,9 +155,9 @@ test('a setting is saved on the machine, recalled, and what was changed is put b
   await page.getByRole('button', { name: 'Set the dials as “linen, blind”' }).click();
   await expect(width).toHaveValue(was);
 
-  await page.goto(`${app.address}/edges/edge-shirt/folds?view=steps`);
+  await follow(page, '/edges/edge-shirt/folds?view=steps');
   await page.getByRole('checkbox', { name: /Put on Blind foot/ }).check();
-  await page.goto(`${app.address}/kit?it=machine-home`);
+  await follow(page, '/kit?it=machine-home');
   await expect(page.getByRole('region', { name: 'Saved settings' })).toContainText('linen, blind');
   await page.getByLabel('Presser pressure').selectOption('less');
   const card = page.getByRole('region', { name: /Put back after Marshal/ });

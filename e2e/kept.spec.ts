@@ -1,4 +1,4 @@
-import { expect, quiet, test } from './app.fixture';
+import { expect, follow, quiet, test } from './app.fixture';
 
 interface Attempt {
   id: string;
@@ -37,7 +37,7 @@ test('removing a scrap and a whole project asks once and can be undone', async (
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('24 bites: 7 missed')).toBeVisible();
 
-  await page.goto(app.address);
+  await follow(page, '/');
   await page.getByRole('button', { name: /Remove project/ }).click();
   await page.getByRole('button', { name: 'Remove', exact: true }).click();
   await expect(page.getByText('What edge lies before you?')).toBeVisible();

@@ -20,8 +20,7 @@ test('a needle that would meet the foot blocks the setting, and it is not kept',
     page.getByRole('alert').getByText(/needle would meet the foot on the left/),
   ).toBeVisible();
   await expect(page.getByRole('button', { name: 'Log a scrap' })).toBeDisabled();
-  await page.goto(`${app.address}/edges/edge-shirt/test`);
-  await page.goto(`${app.address}/edges/edge-shirt/setting`);
+  await page.reload();
   await expect(width).toHaveValue(clear);
 });
 

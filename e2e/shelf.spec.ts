@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import sharp from 'sharp';
-import { expect, onDisk, test } from './app.fixture';
+import { expect, follow, onDisk, test } from './app.fixture';
 
 interface Cloth {
   id: string;
@@ -251,6 +251,6 @@ test('the drawer: a plain foot, an attachment by its letters, needles, and what 
     .poll(async () => (await app.api<{ name: string }[]>('threads')).map(({ name }) => name))
     .toContain('Basting cotton');
   // What a setting asks for is looked up in the drawer.
-  await page.goto(`${app.address}/edges/edge-shirt/setting`);
+  await follow(page, '/edges/edge-shirt/setting');
   await expect(page.getByText(/in the drawer: /).first()).toBeVisible();
 });

@@ -1,5 +1,5 @@
 import type { PlanRecord as Plan } from '../contract/records';
-import { expect, test } from './app.fixture';
+import { expect, follow, test } from './app.fixture';
 
 const setting = (edge: string) => `/edges/${edge}/setting`;
 
@@ -81,7 +81,7 @@ test('the raw edge’s overcasting has a line, a setting and scraps of its own',
     )
     .toContainEqual([true, 'overcast']);
   // It teaches nothing about the hem's own line.
-  await page.goto(app.address + '/edges/edge-trousers/test');
+  await follow(page, '/edges/edge-trousers/test');
   await expect(page.getByRole('heading', { name: 'Sew the first scrap' })).toBeVisible();
 });
 
@@ -127,7 +127,7 @@ test('jeans with their look kept: the tuck from the line that is sewn, to the la
   });
   await page.goto(app.address + setting('edge-trousers'));
   await expect(page.getByTestId('chance')).toContainText('of 100');
-  await page.goto(`${app.address}/edges/edge-trousers/folds?view=steps`);
+  await follow(page, '/edges/edge-trousers/folds?view=steps');
   const steps = page.getByRole('tabpanel').getByRole('listitem');
   await expect(steps.filter({ hasText: '25.4 mm' }).first()).toBeVisible();
   const boxes = page.getByRole('tabpanel').getByRole('checkbox');

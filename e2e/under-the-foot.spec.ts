@@ -1,4 +1,4 @@
-import { expect, test } from './app.fixture';
+import { expect, follow, test } from './app.fixture';
 
 const setting = (edge: string) => `/edges/${edge}/setting`;
 
@@ -6,13 +6,14 @@ test('every finish is solved, drawn and sewn as a swatch: overcast, bound, hemme
   page,
   app,
 }) => {
+  await page.goto(app.address);
   for (const [edge, reference] of [
     ['edge-apron', 'raw edge'],
     ['edge-collar', 'front fold'],
     ['edge-flounce', 'raw edge'],
     ['edge-trousers', 'inner fold'],
   ] as const) {
-    await page.goto(app.address + setting(edge));
+    await follow(page, setting(edge));
     await expect(page.getByTestId('chance')).toContainText('of 100');
     const picture = page.getByRole('img', { name: 'View under the foot, to scale' });
     await expect(picture.getByText(`${reference} wanders`)).toBeVisible();
@@ -110,7 +111,7 @@ test('a stitch the machine does not have is refused by name, and the others are 
   await page.goto(`${app.address}/kit`);
   await page.getByRole('button', { name: 'Home machine, 7 mm wide', exact: true }).click();
   await page.getByRole('checkbox', { name: /overcast, woven/ }).uncheck();
-  await page.goto(app.address + setting('edge-apron'));
+  await follow(page, setting('edge-apron'));
   await expect(page.getByRole('alert').first()).toContainText('This machine has no overcast-woven');
   await page.getByLabel('Stitch', { exact: true }).selectOption('zigzag');
   await expect(page.getByTestId('chance')).toContainText('of 100');

@@ -1,5 +1,5 @@
 import { viewsOfLengths } from '../web/testing/views';
-import { expect, quiet, test } from './app.fixture';
+import { expect, follow, quiet, test } from './app.fixture';
 import { seriousTroubles } from './axe';
 
 const views = [
@@ -42,11 +42,7 @@ for (let from = 0; from < views.length; from += inOneGo) {
     test.setTimeout(240_000);
     await page.goto(app.address);
     for (const view of some) {
-      // As a link of the page does, without loading everything anew.
-      await page.evaluate((to) => {
-        history.pushState(null, '', to);
-        dispatchEvent(new PopStateEvent('popstate'));
-      }, view);
+      await follow(page, view);
       await expect(page.locator('main, [role=main]').first()).toBeVisible();
       await quiet(page);
       expect(await seriousTroubles(page), view).toEqual([]);
@@ -77,7 +73,7 @@ test('a very long name breaks nothing, on a tablet either', async ({ page, app }
   await name.fill('Ceremonialovergarmentwithtrain '.repeat(3).trim());
   await name.press('Enter');
   for (const station of ['cloth', 'edge', 'finish', 'folds', 'setting', 'test']) {
-    await page.goto(`${app.address}/edges/edge-cape/${station}`);
+    await follow(page, `/edges/edge-cape/${station}`);
     await quiet(page);
     const overflow = await page.evaluate(
       () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
@@ -94,7 +90,7 @@ test('a very long name breaks nothing, on a tablet either', async ({ page, app }
     'exchange',
     'edges/edge-shirt/setting',
   ]) {
-    await page.goto(`${app.address}/${path}`);
+    await follow(page, `/${path}`);
     await quiet(page);
     const overflow = await page.evaluate(
       () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
@@ -124,7 +120,7 @@ test('an empty kit and shelf say what to do first', async ({ page, app }) => {
   await page.goto(app.address);
   await page.getByRole('button', { name: /Remove project/ }).click();
   await page.getByRole('button', { name: 'Remove', exact: true }).click();
-  await page.goto(`${app.address}/kit`);
+  await follow(page, '/kit');
   for (const [drawer, left] of [
     ['Machines', 3],
     ['Feet', 9],
@@ -140,7 +136,7 @@ test('an empty kit and shelf say what to do first', async ({ page, app }) => {
     await expect(items).toHaveCount(0);
   }
   await expect(page.getByText('The drawer is empty.')).toBeVisible();
-  await page.goto(`${app.address}/cloths`);
+  await follow(page, '/cloths');
   for (let count = 9; count > 0; count--) {
     await expect(page.getByRole('listbox').getByRole('option')).toHaveCount(count);
     await page.getByRole('button', { name: /^Remove cloth/ }).click();

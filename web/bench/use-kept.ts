@@ -45,7 +45,7 @@ export function useKept(edgeId: string): KeptState {
   const edge = useRecord('edges', edgeId);
   const own = useKeptPlan(edgeId);
   const stored = own.choices;
-  const attempts = useList('attempts', stored ? { planId: stored.id } : { planId: 'none' });
+  const attempts = useList('attempts', stored ? { planId: stored.id } : null);
   const cloths = useList('cloths');
   const machines = useList('machines');
   const feet = useList('feet');
@@ -83,11 +83,13 @@ export function useKept(edgeId: string): KeptState {
     chosen,
     ...{ cloth, strip, machine, foot, attachment, finish },
   });
+  // What was learned moves the dials: without the scraps they would be solved, shown, and solved anew.
+  const isWaiting = attempts.isPending;
   const led = useMemo(() => foot && plan && { ...foot, specs: plan.foot }, [foot, plan]);
   const kept = useMemo((): Kept | null => {
     const of = edge.data;
     if (!of || !chosen || !record || !cloth || !machine || !led || !finish) return null;
-    if (!plan || !records) return null;
+    if (!plan || !records || isWaiting) return null;
     return {
       ...{ edge: of, chosen, record, cloth, machine, foot: led, attachment, strip },
       ...{ finish, plan, records },
@@ -113,6 +115,7 @@ export function useKept(edgeId: string): KeptState {
     plan,
     records,
     stored?.finish,
+    isWaiting,
     attempts.data,
     preferences.data,
     project.data?.garment?.meets,

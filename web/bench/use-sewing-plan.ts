@@ -25,13 +25,15 @@ export function useSewingPlan(parts: Parts): {
   readonly records: PlanRecords | null;
 } {
   const { edge, chosen, cloth, strip, machine, foot, attachment, finish } = parts;
-  const threads = useList('threads').data;
+  const threads = useList('threads');
+  // A plan of which a part is still on its way would be solved twice; without threads it can be sewn.
+  const isWaiting = threads.isPending;
   const threadFibre =
-    threads?.find(({ use }) => use === 'all-purpose' || use === 'fine')?.fibre ?? null;
+    threads.data?.find(({ use }) => use === 'all-purpose' || use === 'fine')?.fibre ?? null;
   const records = useMemo((): PlanRecords | null => {
-    if (!edge || !cloth || !machine || !foot || !chosen) return null;
+    if (!edge || !cloth || !machine || !foot || !chosen || isWaiting) return null;
     return { edge, plan: chosen, cloth, strip, machine, foot, attachment, threadFibre };
-  }, [edge, cloth, strip, machine, foot, attachment, chosen, threadFibre]);
+  }, [edge, cloth, strip, machine, foot, attachment, chosen, isWaiting, threadFibre]);
   const plan = useMemo(
     () =>
       records && finish ? wholePlan(finish, alongBestOrFirst(finish, sewingPlanOf(records))) : null,

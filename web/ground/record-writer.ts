@@ -79,7 +79,29 @@ export class RecordWriter {
    * @param resource the address's name of the table, e.g. `plans`
    */
   change(resource: string, id: string, patch: Patch): void {
-    this.changeOn(resource, id, patch, {});
+    this.changeOn(resource, id, patch, this.onTopOfLeft(`${resource}/${id}`, patch));
+  }
+
+  /**
+   * What an earlier page left of fields that are changed once more is part of the new change: it is
+   * neither shown nor sent any more by itself.
+   *
+   * @returns what those fields were before that page changed them
+   */
+  private onTopOfLeft(key: string, patch: Patch): Bases {
+    let known: Bases = {};
+    this.untaken = this.untaken.map((one) => {
+      if (one.key !== key) return one;
+      const fields = Object.entries(one.patch);
+      const again = fields.filter(([field]) => field in patch).map(([field]) => field);
+      const bases = Object.entries(one.bases ?? {}).filter(([field]) => again.includes(field));
+      known = together(known, Object.fromEntries(bases));
+      return {
+        ...one,
+        patch: Object.fromEntries(fields.filter(([name]) => !again.includes(name))),
+      };
+    });
+    return known;
   }
 
   /**
@@ -123,22 +145,34 @@ export class RecordWriter {
     left: (rest: readonly Unsent[]) => void = () => undefined,
   ): Promise<void> {
     this.untaken = [...unsent];
-    for (const one of unsent) {
-      await this.takeOne(one);
-      this.untaken = this.untaken.filter((other) => other !== one);
+    while (this.untaken[0]) {
+      await this.takeOne(this.untaken[0].key);
+      this.untaken = this.untaken.slice(1);
       left(this.untaken);
     }
     this.tellIfSettled();
   }
 
-  private async takeOne({ key, patch, bases = {} }: Unsent): Promise<void> {
+  /** What of a record is set here, or was by an earlier page, and is not stored yet. */
+  private unstored(key: string): Patch {
+    const left = this.untaken.filter((one) => one.key === key).map(({ patch }) => patch);
+    const own = [this.under, this.waiting].map((changes) => changes.get(key)?.patch);
+    return Object.assign({}, ...left, ...own) as Patch;
+  }
+
+  /** Takes over the first of what was left, a change of a record. */
+  private async takeOne(key: string): Promise<void> {
     const [resource = '', id = ''] = key.split('/');
     for (;;) {
+      // What this page kept of the record shows the change meanwhile, under what was changed since.
+      this.copies.show(resource, id, (record) => ({ ...record, ...this.unstored(key) }));
       try {
         const stored = await send<StoredFields>('GET', key);
         this.events.reachable(true);
         // What was loaded meanwhile may be newer than this answer.
         if ((this.copies.newest(resource, id)?.version ?? 0) > stored.version) continue;
+        // Of what was left some may have been changed again while it was read.
+        const { patch, bases = {} } = this.untaken[0]!;
         const rest = this.underNewer(key, { patch, bases });
         if (rest === patch) this.copies.keep(resource, stored);
         this.putOn(resource, id, { patch: rest, bases }, stored);
@@ -150,8 +184,6 @@ export class RecordWriter {
         }
         if (!(error instanceof Unreachable)) throw error;
         this.events.reachable(false, error.said);
-        // What this page kept of the record shows the change meanwhile.
-        this.copies.show(resource, id, (record) => ({ ...record, ...patch }));
         await new Promise((again) => setTimeout(again, retryMs));
       }
     }
@@ -239,7 +271,8 @@ export class RecordWriter {
 
   /** The record as it is on the screen by now, whatever a part of the page last saw of it. */
   latest(resource: string, id: string): Readonly<Record<string, unknown>> | undefined {
-    return this.copies.newest(resource, id);
+    const newest = this.copies.newest(resource, id);
+    return newest && { ...newest, ...this.unstored(`${resource}/${id}`) };
   }
 
   /** What the server made of one's own last change is no change of somebody else's. */

@@ -97,16 +97,18 @@ const load = <T>(path: string) => told(send<T>('GET', path));
 /**
  * A list of records, narrowed by a field where given.
  *
+ * @param where null while it is not known yet by what; nothing is asked meanwhile
  * @param select what of it is wanted, always the same function; what comes of it stays the same
  *   object while nothing in it changes, and only a change of it draws anything anew
  */
 export function useList<R extends Resource, T = Records[R][]>(
   resource: R,
-  where: Record<string, string> = {},
+  where: Record<string, string> | null = {},
   select?: (records: Records[R][]) => T,
 ) {
-  const query = new URLSearchParams(where).toString();
+  const query = new URLSearchParams(where ?? {}).toString();
   return useQuery({
+    enabled: where !== null,
     queryKey: [resource, 'list', where],
     queryFn: () =>
       writer.loaded(resource, () =>

@@ -117,6 +117,57 @@ describe('what an earlier page left', () => {
     expect(writer.unsent()).toContainEqual(left[2]);
   });
 
+  test('does not come over what is changed since, however often a server is asked that is away', async () => {
+    const { calls, writer, shown, turn, sent } = setUp();
+    void writer.takeOver([{ key: 'plans/a', patch: { width: 3 }, bases: { width: [1] } }]);
+    await turn();
+    expect(shown()).toMatchObject({ width: 3 });
+    calls[0]!.fail();
+    await turn();
+    writer.change('plans', 'a', { width: 4 });
+    await turn();
+    // Its own change is refused a server too, and both are asked again.
+    calls[1]!.fail();
+    await sent(3);
+    expect(shown()).toMatchObject({ width: 4 });
+    calls[2]!.fail();
+    await turn();
+    expect(shown()).toMatchObject({ width: 4 });
+    // Both are asked once more, in whichever order; then there is nothing left.
+    let stored = { id: 'a', version: 4, width: 1 };
+    let answered = 3;
+    while (writer.pending) {
+      for (; answered < calls.length; answered++) {
+        const { method, answer } = calls[answered]!;
+        if (method === 'PATCH') stored = { ...stored, version: 5, width: 4 };
+        answer(200, stored);
+      }
+      await turn();
+    }
+    expect(calls.filter(({ method }) => method === 'PATCH').at(-1)!.body).toMatchObject({
+      width: 4,
+    });
+    expect(shown()).toMatchObject({ width: 4 });
+  });
+
+  test('is what a change is made on top of, though its record came later than the change', async () => {
+    const { calls, cache, writer, turn } = setUp();
+    void writer.takeOver([{ key: 'plans/b', patch: { ticks: ['one'] }, bases: { ticks: [[]] } }]);
+    await turn();
+    // As the view beside the machine has it kept: from before the tick.
+    cache.setQueryData(['plans', 'b'], { id: 'b', version: 3, ticks: [] });
+    expect(writer.latest('plans', 'b')).toMatchObject({ ticks: ['one'] });
+    writer.change('plans', 'b', { ticks: ['one', 'two'] });
+    expect(writer.latest('plans', 'b')).toMatchObject({ ticks: ['one', 'two'] });
+    await turn();
+    for (const { answer } of calls) answer(200, { id: 'b', version: 4, ticks: ['one', 'two'] });
+    await writer.settled();
+    expect(calls.map(({ method, body }) => [method, body['ticks']])).toEqual([
+      ['GET', undefined],
+      ['PATCH', ['one', 'two']],
+    ]);
+  });
+
   test('a server that is away is asked until it answers, and nothing is dropped meanwhile', async () => {
     jest.useFakeTimers();
     const { calls, writer, events } = setUp();

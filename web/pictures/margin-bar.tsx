@@ -1,4 +1,4 @@
-import { useId, useMemo } from 'react';
+import { memo, useId } from 'react';
 import type { DriftBelief } from '../../core/margin/belief';
 import type { FaultWords } from '../../core/finish/finish-margin';
 import type { Margin } from '../../core/margin/margin';
@@ -45,29 +45,20 @@ const narrowPx = 560;
 /** The bar's places from top to bottom, and the room beside it, px. */
 const [hillTop, bar, barEnd, pad] = [4, 58, 84, 14];
 
+/** Where a drift lies on a bar, px; 0 is in its middle. */
+const placesOn = (reach: number, width: number) => (mm: number) =>
+  pad + ((mm + reach) / (2 * reach)) * (width - 2 * pad);
+
 /** How far the edge may wander, what waits at either end, and the hand's own spread over it. */
 export function MarginBar({ margin, belief, known, reference, faults }: MarginBarProps) {
   const lengths = useLengths();
   const [ref, { width }] = useBox<HTMLDivElement>();
   const fault = useId();
   const reach = reachOf(margin, belief);
-  const x = (mm: number) => pad + ((mm + reach) / (2 * reach)) * (width - 2 * pad);
-  const hand = useMemo(
-    () =>
-      hill(
-        belief,
-        reach,
-        (mm) => pad + ((mm + reach) / (2 * reach)) * (width - 2 * pad),
-        bar,
-        hillTop,
-      ),
-    [belief, reach, width],
-  );
+  const x = placesOn(reach, width);
   const clamp = (mm: number) => Math.min(reach, Math.max(-reach, mm));
   const [from, to] = [clamp(margin.fromMm), clamp(margin.toMm)];
   const open = margin.toMm > margin.fromMm;
-  const step = tickStepMm(lengths.unit, width / (2 * reach), 70);
-  const ticks = ticksWithin(-reach, reach, step);
   const left = faults[margin.leftFault ?? '']?.short ?? '';
   const right = faults[margin.rightFault ?? '']?.short ?? '';
   // A label goes inside the green when there is room, otherwise the fault's side names it.
@@ -119,10 +110,7 @@ export function MarginBar({ margin, belief, known, reference, faults }: MarginBa
               className="fill-moss-fill"
             />
           )}
-          <path
-            d={hand}
-            className="fill-pencil stroke-pencil [fill-opacity:0.2] [stroke-width:1.5]"
-          />
+          <Hill belief={belief} reach={reach} width={width} />
           {open && (
             <path
               d={upright(
@@ -143,14 +131,12 @@ export function MarginBar({ margin, belief, known, reference, faults }: MarginBa
             y2={barEnd + 6}
             className="stroke-pencil [stroke-dasharray:5_4] [stroke-width:2]"
           />
-          <path d={upright(ticks.map(x), barEnd, barEnd + 5)} className="stroke-soft" />
-          <g textAnchor="middle" fontSize={13} className="fill-soft">
-            {ticks.map((tick, i) => (
-              <text key={i} x={x(tick)} y={barEnd + 20}>
-                {`${tick > 0 ? '+' : ''}${lengths.fineNumber(tick)}`}
-              </text>
-            ))}
-          </g>
+          <Scale
+            reach={reach}
+            width={width}
+            reference={wide ? reference : null}
+            spread={`${width > 720 ? `blue hill: ${handWords}, ` : ''}spread ${lengths.fine(belief.sigmaMm)}`}
+          />
           <g fontSize={14} fontWeight={700}>
             {roomy && (
               <>
@@ -173,19 +159,6 @@ export function MarginBar({ margin, belief, known, reference, faults }: MarginBa
               </>
             )}
           </g>
-          {wide && (
-            <>
-              <text x={x(-reach)} y={119} fontSize={13} className="fill-soft">
-                {`← ${reference} drifts left`}
-              </text>
-              <text x={width / 2} y={119} fontSize={13} className="fill-pencil" textAnchor="middle">
-                {`${width > 720 ? `blue hill: ${handWords}, ` : ''}spread ${lengths.fine(belief.sigmaMm)}`}
-              </text>
-              <text x={x(reach)} y={119} fontSize={13} className="fill-soft" textAnchor="end">
-                {`${lengths.unit} · drifts right →`}
-              </text>
-            </>
-          )}
         </svg>
       )}
       {width > 0 && !wide && (
@@ -211,6 +184,61 @@ export function MarginBar({ margin, belief, known, reference, faults }: MarginBa
     </div>
   );
 }
+
+interface HillProps {
+  readonly belief: DriftBelief;
+  readonly reach: number;
+  readonly width: number;
+}
+
+/** Where the hand leads the edge; the same while a dial is nudged. */
+const Hill = memo(function Hill({ belief, reach, width }: HillProps) {
+  return (
+    <path
+      d={hill(belief, reach, placesOn(reach, width), bar, hillTop)}
+      className="fill-pencil stroke-pencil [fill-opacity:0.2] [stroke-width:1.5]"
+    />
+  );
+});
+
+interface ScaleProps {
+  readonly reach: number;
+  readonly width: number;
+  /** What drifts; null where there is no room for words under the ticks. */
+  readonly reference: string | null;
+  /** Whose hill is drawn, and how wide it is. */
+  readonly spread: string;
+}
+
+/** The ticks under a bar and what they count; the same while a dial is nudged. */
+const Scale = memo(function Scale({ reach, width, reference, spread }: ScaleProps) {
+  const { unit, fineNumber } = useLengths();
+  const x = placesOn(reach, width);
+  const ticks = ticksWithin(-reach, reach, tickStepMm(unit, width / (2 * reach), 70));
+  return (
+    <>
+      <path d={upright(ticks.map(x), barEnd, barEnd + 5)} className="stroke-soft" />
+      <g textAnchor="middle" fontSize={13} className="fill-soft">
+        {ticks.map((tick, i) => (
+          <text key={i} x={x(tick)} y={barEnd + 20}>
+            {`${tick > 0 ? '+' : ''}${fineNumber(tick)}`}
+          </text>
+        ))}
+      </g>
+      {reference !== null && (
+        <g fontSize={13} className="fill-soft">
+          <text x={x(-reach)} y={119}>{`← ${reference} drifts left`}</text>
+          <text x={width / 2} y={119} className="fill-pencil" textAnchor="middle">
+            {spread}
+          </text>
+          <text x={x(reach)} y={119} textAnchor="end">
+            {`${unit} · drifts right →`}
+          </text>
+        </g>
+      )}
+    </>
+  );
+});
 
 /** A fault's name on the hatching, on a plain ground so that it can be read. */
 function Fault(props: {

@@ -87,7 +87,7 @@ function OwnTask({ task, going: { onUndone, ...going } }: { task: GarmentTask; g
 
 /** A garment beside the machine, in its order. */
 export function AtGarment({ projectId }: { projectId: string }) {
-  const { bench, error } = useGarment(projectId);
+  const { bench, error } = useGarment(projectId, true);
   const [looked, look] = useState<string | null>(null);
   if (!bench) return <LoadState what="project" error={error} />;
   const { work } = bench;

@@ -1,7 +1,5 @@
-import { Smartphone } from 'lucide-react';
 import { Suspense, useEffect, useMemo } from 'react';
-import { createPortal } from 'react-dom';
-import { Link, Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
+import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import { useKeys } from '../../frame/keys';
 import { useLengths } from '../../ground/lengths-context';
 import { useRecord } from '../../ground/records';
@@ -11,6 +9,7 @@ import { coloursOf } from '../../bench/colours-of';
 import { useEdgeBench } from '../../bench/use-edge-bench';
 import { useKept, type Kept } from '../../bench/use-kept';
 import { usePassBench } from '../../bench/use-pass-bench';
+import { Crumbs } from './crumbs';
 import { MarginPanel } from './margin-panel';
 import { ProposalLine } from './proposal-line';
 import { fetchStations, stations } from './stations';
@@ -71,35 +70,16 @@ function Stations({ bench: whole, stationId }: { bench: Bench; stationId: string
   const { cloth, strip, record } = bench;
   const colours = useMemo(() => coloursOf({ cloth, strip, record }), [cloth, strip, record]);
   const lengths = useLengths();
-  const crumbs = document.getElementById('crumbs');
   if (!station) return <Navigate to={`/edges/${bench.edge.id}/cloth`} replace />;
   const { Table, Slip } = station;
   return (
     <>
-      {crumbs &&
-        createPortal(
-          <nav aria-label="Where you are" className="flex min-w-0 items-center gap-2">
-            <Link
-              to={`/projects/${bench.edge.projectId}`}
-              className="max-w-44 min-w-12 shrink truncate underline underline-offset-2"
-            >
-              {project.data?.name ?? 'Project'}
-            </Link>
-            <span aria-hidden>/</span>
-            <h1 className="min-w-0 truncate font-body font-bold" title={bench.edge.name}>
-              {bench.edge.name}
-            </h1>
-            <Link
-              to={`/at/${bench.edge.id}`}
-              aria-label="At the machine"
-              className="inline-flex min-h-9 shrink-0 items-center gap-1.5 rounded-[3px] px-2 underline underline-offset-2 hover:bg-paper"
-            >
-              <Smartphone size={17} aria-hidden />{' '}
-              <span className="max-sm:hidden">At the machine</span>
-            </Link>
-          </nav>,
-          crumbs,
-        )}
+      <Crumbs
+        projectId={bench.edge.projectId}
+        projectName={project.data?.name ?? 'Project'}
+        edgeId={bench.edge.id}
+        edgeName={bench.edge.name}
+      />
       <StationStrip
         edgeId={bench.edge.id}
         current={station.id}

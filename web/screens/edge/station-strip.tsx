@@ -34,24 +34,43 @@ export const StationStrip = memo(function StationStrip(props: StationStripProps)
     >
       <ol className="flex min-w-max lg:min-w-0">
         {stations.map((station, i) => (
-          <li key={station.id} className="min-w-36 flex-1 border-r border-line first:grow-[1.35]">
-            <NavLink
-              to={`/edges/${edgeId}/${station.id}`}
-              className={`block h-full px-3.5 py-2 hover:bg-slip ${station.id === current ? 'border-b-4 border-pencil bg-cloth pb-1' : ''}`}
-            >
-              <span className="flex gap-2 text-sm">
-                <span className="text-soft">{i + 1}</span>
-                <span className={station.id === current ? 'font-bold text-pencil' : ''}>
-                  {station.name}
-                </span>
-              </span>
-              <span className="line-clamp-2 text-[0.95rem] leading-tight font-bold">
-                {station.answer}
-              </span>
-            </NavLink>
-          </li>
+          <StationLink
+            key={station.id}
+            {...station}
+            edgeId={edgeId}
+            number={i + 1}
+            isCurrent={station.id === current}
+          />
         ))}
       </ol>
     </nav>
+  );
+});
+
+interface StationLinkProps {
+  readonly edgeId: string;
+  readonly id: string;
+  readonly name: string;
+  readonly answer: string;
+  readonly number: number;
+  readonly isCurrent: boolean;
+}
+
+/** One station; a nudge changes the answer of one of them. */
+const StationLink = memo(function StationLink(props: StationLinkProps) {
+  const { edgeId, id, name, answer, number, isCurrent } = props;
+  return (
+    <li className="min-w-36 flex-1 border-r border-line first:grow-[1.35]">
+      <NavLink
+        to={`/edges/${edgeId}/${id}`}
+        className={`block h-full px-3.5 py-2 hover:bg-slip ${isCurrent ? 'border-b-4 border-pencil bg-cloth pb-1' : ''}`}
+      >
+        <span className="flex gap-2 text-sm">
+          <span className="text-soft">{number}</span>
+          <span className={isCurrent ? 'font-bold text-pencil' : ''}>{name}</span>
+        </span>
+        <span className="line-clamp-2 text-[0.95rem] leading-tight font-bold">{answer}</span>
+      </NavLink>
+    </li>
   );
 });

@@ -11,7 +11,8 @@ import { counted } from '../../words/number';
 import { purposeNames } from '../../words/edges';
 import { isLooped } from './looped';
 import type { Bench } from '../../bench/bench';
-import { SettingSlip, SettingTable } from './setting-station';
+import { SettingSlip } from './setting-slip';
+import { SettingTable } from './setting-table';
 
 /** A half of a station that is loaded when somebody goes there, or a little before. */
 const half = <K extends string>(load: () => Promise<Record<K, Part>>, name: K) =>

@@ -60,8 +60,17 @@ function ticked(
   };
 }
 
-/** A project with its work in the order with the least changes; worked out on a thread. */
-export function useGarment(projectId: string): {
+/**
+ * A project with its work in the order with the least changes; worked out on a thread.
+ *
+ * @param isShown whether anything of the order is shown. Where it is not, it is worked out only for
+ *   pieces that meet, which say in which order edges are listed: a wardrobe takes seconds, in which
+ *   the thread could solve nothing for the edge that is opened next
+ */
+export function useGarment(
+  projectId: string,
+  isShown: boolean,
+): {
   readonly bench: GarmentBench | null;
   readonly error: Error | null;
 } {
@@ -116,7 +125,7 @@ export function useGarment(projectId: string): {
   const answer = useLatestAnswer(
     ['garment', projectId, identityOf(asked)],
     () => putInOrder(asked!.records, asked!.garment, asked!.drawer),
-    asked !== null,
+    asked !== null && (isShown || meets.length > 0),
   );
   const outcome = answer.data;
   const work = useMemo(

@@ -30,6 +30,9 @@ const parts = [
   ['ready', 'Have ready'],
 ] as const;
 
+/** Parts that show nothing of the order. */
+const unordered: readonly string[] = ['', 'seams'];
+
 /** The edges as they are begun in the order of work; as they were made until that is known. */
 function inWorkingOrder({ edges, work, garment }: GarmentBench): readonly EdgeRecord[] {
   // Where nothing says what comes before what, the order of the steps is no order of edges.
@@ -86,7 +89,7 @@ function Ordered({ bench, part }: { bench: GarmentBench; part: string }) {
 /** One project: its edges, the order of their work, when it is done, and what it takes. */
 export function ProjectScreen() {
   const { projectId = '', part = '' } = useParams();
-  const { bench, error } = useGarment(projectId);
+  const { bench, error } = useGarment(projectId, !unordered.includes(part));
   const table = useWorktable(projectId);
   const [asking, setAsking] = useState(false);
   if (!parts.some(([id]) => id === part)) return <NotThere />;

@@ -1,8 +1,7 @@
 import { RotateCcw } from 'lucide-react';
-import { Tabs } from 'radix-ui';
-import { Suspense, useDeferredValue, useMemo } from 'react';
+import { memo, Suspense, useDeferredValue, useMemo } from 'react';
 import { later } from '../../ground/later';
-import { useNavigate, useSearchParams } from 'react-router';
+import { useNavigate } from 'react-router';
 import {
   dialField,
   dialTravel,
@@ -19,7 +18,6 @@ import { KitChoice, NeedleAndStitch } from './kit-choice';
 import { Button } from '../../controls/button';
 import { Dial } from '../../controls/dial';
 import { PrintSlip } from '../../controls/print-slip';
-import { UnderThisFoot } from './under-this-foot';
 import { dialName } from '../../words/dials';
 import { factInWords } from '../../words/facts';
 import { finishName } from '../../words/finishes';
@@ -31,100 +29,12 @@ import { PlacingDials } from './placing-dials';
 import { Passes } from './passes';
 import { PutIn } from './put-in';
 
-const starting = () => import('./starting-slip');
 const MachineMemory = later(async () => (await import('./machine-memory')).MachineMemory);
 const HoldOrHide = later(async () => (await import('./hold-or-hide')).HoldOrHide);
 const LooperDials = later(async () => (await import('./looper-dials')).LooperDials);
 const PrintedCard = later(async () => (await import('./printed-card')).PrintedCard);
-const StartingSlip = later(async () => (await starting()).StartingSlip);
-const StartingTable = later(async () => (await starting()).StartingTable);
-const SectionPicture = later(
-  async () => (await import('../../pictures/section-picture')).SectionPicture,
-);
+const StartingSlip = later(async () => (await import('./starting-slip')).StartingSlip);
 const WorkedPanel = later(async () => (await import('./worked-panel')).WorkedPanel);
-const SwatchPanel = later(async () => (await import('./swatch-panel')).SwatchPanel);
-const LoopedSwatch = later(async () => (await import('./looped-swatch')).LoopedSwatch);
-const MapPanel = later(async () => (await import('./map-panel')).MapPanel);
-
-/** The view under the foot; behind a tab, the section with the needle in place. */
-export function SettingTable({ bench }: { bench: Bench }) {
-  const { margin, folds, plan, judgement, set, issues } = bench;
-  const [params, setParams] = useSearchParams();
-  if (!margin) return <StartingTable bench={bench} />;
-  if (!judgement || !set || !folds) {
-    return (
-      <p className="p-6 text-soft">
-        {issues.length > 0
-          ? 'Nothing to draw until the set-up fits; see below.'
-          : 'Working out the setting…'}
-      </p>
-    );
-  }
-  const stage = folds.stages.find(({ id }) => id === 'stitch');
-  // No width and no needle position of loopers can be turned: there is no map of them.
-  const looped = isLooped(plan);
-  const usual = looped ? 'swatch' : 'foot';
-  const tab =
-    'min-h-9 border-b-3 border-transparent px-3 text-sm data-[state=active]:border-pencil data-[state=active]:font-bold data-[state=active]:text-pencil';
-  return (
-    <Tabs.Root
-      value={params.get('view') ?? usual}
-      onValueChange={(view) => setParams(view === usual ? {} : { view }, { replace: true })}
-      className="flex h-full flex-col"
-    >
-      <Tabs.List aria-label="Picture" className="flex shrink-0 flex-wrap border-b border-line px-2">
-        <Tabs.Trigger value="foot" className={tab}>
-          Under the foot
-        </Tabs.Trigger>
-        <Tabs.Trigger value="section" className={tab}>
-          Section
-        </Tabs.Trigger>
-        {!looped && (
-          <Tabs.Trigger value="map" className={tab}>
-            Margin map
-          </Tabs.Trigger>
-        )}
-        <Tabs.Trigger value="swatch" className={tab}>
-          Swatch
-        </Tabs.Trigger>
-        {!looped && (
-          <span className="ml-auto self-center pr-2 text-right text-sm text-soft">
-            clearance{' '}
-            <b className={judgement.blocked ? 'text-madder' : ''}>
-              {<Clearance mm={judgement.clearance.clearanceMm} />}
-            </b>
-          </span>
-        )}
-      </Tabs.List>
-      <Tabs.Content
-        value="foot"
-        tabIndex={-1}
-        className="h-136 shrink-0 sm:h-auto sm:min-h-0 sm:shrink sm:grow"
-      >
-        <UnderThisFoot bench={bench} />
-      </Tabs.Content>
-      <Tabs.Content value="map" tabIndex={-1} className="min-h-0 grow">
-        <Suspense>
-          <MapPanel bench={bench} />
-        </Suspense>
-      </Tabs.Content>
-      <Tabs.Content value="swatch" tabIndex={-1} className="min-h-0 grow">
-        <Suspense>
-          {looped ? <LoopedSwatch bench={bench} /> : <SwatchPanel bench={bench} />}
-        </Suspense>
-      </Tabs.Content>
-      <Tabs.Content value="section" tabIndex={-1} className="min-h-0 grow">
-        <Suspense>
-          {stage && <SectionPicture stage={stage} marks={folds.marks} exaggeration={1} />}
-        </Suspense>
-      </Tabs.Content>
-    </Tabs.Root>
-  );
-}
-
-function Clearance({ mm }: { mm: number }) {
-  return useLengths().fine(mm);
-}
 
 const dials: readonly DialName[] = ['width', 'length', 'needlePosition', 'guide'];
 /** A binder is set before the needle: flange, its place, then what is usual. */
@@ -154,7 +64,6 @@ function DialSlip(props: { bench: Bench; later: Bench; finishMargin: FinishMargi
   const { finish, plan, record, machine, foot, judgement, solved, set, attempts, pooled, edge } =
     bench;
   const lengths = useLengths();
-  const navigate = useNavigate();
   const settings = bench.dials;
   const travels = useMemo(
     () =>
@@ -279,26 +188,47 @@ function DialSlip(props: { bench: Bench; later: Bench; finishMargin: FinishMargi
         {attempts.length > pooled.length &&
           ` ${counted(attempts.length - pooled.length, 'scrap')} of another set-up not counted.`}
       </p>
-      <div className="no-print sticky -bottom-4 -mx-5 mt-3 flex gap-2 border-t border-line bg-slip px-5 py-3">
-        <Button
-          look="solid"
-          className="grow"
-          disabled={!judgement || judgement.blocked}
-          onClick={() => void navigate(`/edges/${edge.id}/test`)}
-        >
-          Log a scrap
-        </Button>
-        <Button
-          aria-label="Back to the solved setting"
-          title="Back to the solved setting"
-          className="px-3!"
-          disabled={moved.length === 0}
-          onClick={() => changePlan(record.id, { settings: null })}
-        >
-          <RotateCcw size={18} aria-hidden />
-        </Button>
-        <PrintSlip />
-      </div>
+      <SlipActions
+        planId={record.id}
+        edgeId={edge.id}
+        isSewable={judgement !== null && !judgement.blocked}
+        isMoved={moved.length > 0}
+      />
     </div>
   );
 }
+
+interface SlipActionsProps {
+  readonly planId: string;
+  readonly edgeId: string;
+  readonly isSewable: boolean;
+  readonly isMoved: boolean;
+}
+
+/** What is done with a setting once it stands. */
+const SlipActions = memo(function SlipActions(props: SlipActionsProps) {
+  const { planId, edgeId, isSewable, isMoved } = props;
+  const navigate = useNavigate();
+  return (
+    <div className="no-print sticky -bottom-4 -mx-5 mt-3 flex gap-2 border-t border-line bg-slip px-5 py-3">
+      <Button
+        look="solid"
+        className="grow"
+        disabled={!isSewable}
+        onClick={() => void navigate(`/edges/${edgeId}/test`)}
+      >
+        Log a scrap
+      </Button>
+      <Button
+        aria-label="Back to the solved setting"
+        title="Back to the solved setting"
+        className="px-3!"
+        disabled={!isMoved}
+        onClick={() => changePlan(planId, { settings: null })}
+      >
+        <RotateCcw size={18} aria-hidden />
+      </Button>
+      <PrintSlip />
+    </div>
+  );
+});
