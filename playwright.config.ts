@@ -6,7 +6,8 @@ export default defineConfig({
   timeout: 120_000,
   expect: { timeout: 20_000 },
   fullyParallel: true,
-  workers: 2,
+  // On two processors: what waits for a page to be quiet, or for a server to be away, leaves room for one more.
+  workers: 3,
   retries: 0,
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   outputDir: 'test-results/browser',

@@ -3,6 +3,7 @@ import type { SewingPlan } from '../../core/finish/sewing-plan';
 import { usualStandOffMm } from '../../core/kit/binder';
 import { useLengths } from '../ground/lengths-context';
 import { Label } from './label';
+import { RimmedPath } from './rimmed-path';
 
 interface AttachmentShapeProps {
   readonly attachment: FootRecord;
@@ -45,7 +46,7 @@ export function AttachmentShape(props: AttachmentShapeProps) {
   const armMm = Math.max(foot.soleMm.widthMm / 2 + 6, middle + half);
   const markX = x(guideMm - 3);
   return (
-    <g className="haloed" data-part="attachment" strokeLinejoin="round">
+    <g data-part="attachment" strokeLinejoin="round">
       <rect
         x={x(middle - stripMm / 2)}
         y={y(mouth)}
@@ -55,18 +56,18 @@ export function AttachmentShape(props: AttachmentShapeProps) {
         strokeWidth={1}
         strokeDasharray="6 4"
       />
-      <path
+      <RimmedPath
         d={`M${at(middle - half, mouth)} L${at(guideMm, throat)} L${at(guideMm + widthMm, throat)} L${at(middle + half, mouth)} Z`}
         className="fill-soft stroke-graphite"
         fillOpacity={0.35}
         strokeWidth={2.5}
       />
-      <path
+      <RimmedPath
         d={`M${at(middle + half * 0.6, mouth + scrollLengthMm * 0.4)} L${at(armMm, throat)} L${at(armMm, foot.soleMm.heelMm)}`}
         className="fill-none stroke-graphite"
         strokeWidth={4}
       />
-      <path
+      <RimmedPath
         d={`M${markX - 5},${y(toe)} h10 M${markX},${y(toe)} V${y(throat)} M${markX - 5},${y(throat)} h10`}
         className="fill-none stroke-pencil"
         strokeWidth={1.8}

@@ -42,7 +42,7 @@ export function BoundRectangle({ sides, largest }: { sides: Sides; largest: Side
               y={height / 2 - 5 + i * 20}
               fontSize={15}
               textAnchor="middle"
-              className="haloed fill-graphite font-bold [paint-order:stroke] stroke-paper [stroke-width:4]"
+              className="fill-graphite font-bold [paint-order:stroke] stroke-paper [stroke-width:4]"
             >
               {i === 1 && '× '}
               {cloth(side)}

@@ -3,6 +3,7 @@ import type { OnCloth } from '../../core/strip/piece';
 import { useLengths } from '../ground/lengths-context';
 import { Label } from './label';
 import { useBox } from './use-box';
+import { RimmedPath } from './rimmed-path';
 
 const looks: Readonly<Record<CornerPart, string>> = {
   cloth: 'fill-(--cloth-1) stroke-(--cloth-line) [stroke-width:1.2]',
@@ -56,17 +57,20 @@ export function CornerPicture({
             <polygon key={i} data-part={part} points={path(points)} className={looks[part]} />
           ))}
           {stage.seams.map(([from, to], i) => (
-            <path
+            <RimmedPath
               key={i}
               d={`M${at(from).join(',')} L${at(to).join(',')}`}
-              className="haloed fill-none stroke-graphite [stroke-dasharray:9_5] [stroke-width:2.5]"
+              className="fill-none stroke-graphite"
+              strokeDasharray="9 5"
+              strokeWidth={2.5}
             />
           ))}
           {crease && (
             <>
-              <path
+              <RimmedPath
                 d={`M${crease[0].join(',')} L${crease[1].join(',')}`}
-                className="haloed fill-none stroke-pencil [stroke-width:3.5]"
+                className="fill-none stroke-pencil"
+                strokeWidth={3.5}
               />
               <Label
                 x={crease[1][0] + (back ? -10 : 10)}

@@ -3,6 +3,7 @@ import { useLengths } from '../ground/lengths-context';
 import { counted } from '../words/number';
 import { widthOf } from './place-labels';
 import { useBox } from './use-box';
+import { RimmedPath } from './rimmed-path';
 
 interface CuttingPlanProps {
   /** Across and along the grain, mm. */
@@ -42,10 +43,12 @@ export function CuttingPlan({ clothMm, pieces, cutting, takenMm = null }: Cuttin
             className="fill-(--cloth-1) stroke-(--cloth-line) [stroke-width:1.5]"
           />
           {takenMm !== null && takenMm < high - 1 && (
-            <path
+            <RimmedPath
               data-part="cut-off"
               d={`M${left - 12},${base - takenMm * scale} H${left + wide * scale + 12}`}
-              className="haloed stroke-pencil [stroke-dasharray:9_5] [stroke-width:2.5]"
+              className="stroke-pencil"
+              strokeDasharray="9 5"
+              strokeWidth={2.5}
             />
           )}
           {pieces.map(({ corners, fromMm: [from, to] }, i) => {

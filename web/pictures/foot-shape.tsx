@@ -1,5 +1,6 @@
 import { memo } from 'react';
 import { footParts, type DrawnFoot, type FootPart } from './foot-parts';
+import { RimmedPath } from './rimmed-path';
 
 interface FootShapeProps {
   readonly foot: DrawnFoot;
@@ -28,8 +29,8 @@ function Shape({ foot, guideMm, x, y, seeThrough = false }: FootShapeProps) {
   const rest = parts.filter(({ look }) => look === 'metal' || look === 'crease');
   const clear = soles.some(({ look }) => look === 'clear');
   return (
-    <g className="haloed" strokeLinejoin="round" strokeLinecap="round">
-      <path
+    <g strokeLinejoin="round" strokeLinecap="round">
+      <RimmedPath
         d={[...soles, ...holes].map((part) => pathOf(part, x, y)).join(' ')}
         fillRule="evenodd"
         fill="var(--color-soft)"
@@ -40,7 +41,7 @@ function Shape({ foot, guideMm, x, y, seeThrough = false }: FootShapeProps) {
         strokeDasharray={clear ? '6 4' : undefined}
       />
       {rest.map((part, i) => (
-        <path
+        <RimmedPath
           key={i}
           d={pathOf(part, x, y)}
           fill={part.open ? 'none' : 'var(--color-soft)'}

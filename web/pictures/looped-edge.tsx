@@ -2,6 +2,7 @@ import type { EdgeWave } from '../../core/swatch/edge-wave';
 import { edgeAsideMm, loopedThreads } from '../../core/swatch/overedge';
 import type { Pattern } from '../../core/stitch/stitch';
 import type { FaceWindow } from './two-faces';
+import { RimmedPath } from './rimmed-path';
 
 /** Which looper is drawn out of balance: none, or its loops slip to the other face. */
 export type LooperBalance = 'meeting' | 'over' | 'under';
@@ -62,9 +63,8 @@ export function LoopedEdge(props: LoopedEdgeProps) {
         />
       ))}
       {needleLinesMm.map((inMm) => (
-        <path
+        <RimmedPath
           key={inMm}
-          className="haloed"
           d={lineAt(inMm)}
           fill="none"
           stroke="var(--thread)"
@@ -73,8 +73,7 @@ export function LoopedEdge(props: LoopedEdgeProps) {
         />
       ))}
       {loops && (
-        <path
-          className="haloed"
+        <RimmedPath
           d={loops}
           fill="none"
           stroke="var(--color-pencil)"
@@ -83,8 +82,7 @@ export function LoopedEdge(props: LoopedEdgeProps) {
         />
       )}
       {slipped > 0 && (
-        <path
-          className="haloed"
+        <RimmedPath
           d={stitches.map((mm) => `M${at(mm, 0)} L${at(mm, slipped)}`).join(' ')}
           stroke="var(--color-madder)"
           strokeWidth={Math.max(1.2, 0.25 * pxPerMm)}

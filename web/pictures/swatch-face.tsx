@@ -2,6 +2,7 @@ import type { ClothRegion } from '../../core/finish/finish-margin';
 import type { Swatch } from '../../core/swatch/swatch';
 import { threadPath } from './thread-path';
 import type { FaceWindow } from './two-faces';
+import { rimPx } from './rimmed-path';
 
 /** Where the threads lock: inside the cloth, or drawn out to one face. */
 export type Lock = 'inside' | 'up' | 'under';
@@ -108,19 +109,22 @@ export function SwatchFace(props: SwatchFaceProps) {
         ))}
       {faulty
         .filter(({ stitch }) => shownMm === null || (shownMm[stitch ?? 0] ?? 0) > 0)
-        .map(({ xMm, yMm }) => (
-          <circle
-            key={yMm}
-            cx={along(yMm)}
-            cy={across(shownMm === null ? xMm : 0)}
-            r={Math.max(5, 0.9 * pxPerMm)}
-            className="haloed"
-            fill="none"
-            data-part="fault"
-            stroke="var(--color-madder)"
-            strokeWidth={2.5}
-          />
-        ))}
+        .map(({ xMm, yMm }) => {
+          const [cx, cy] = [along(yMm), across(shownMm === null ? xMm : 0)];
+          const ring = { cx, cy, r: Math.max(5, 0.9 * pxPerMm) };
+          return (
+            <g key={yMm}>
+              <circle {...ring} className="rim" fill="none" strokeWidth={2.5 + 2 * rimPx} />
+              <circle
+                {...ring}
+                fill="none"
+                data-part="fault"
+                stroke="var(--color-madder)"
+                strokeWidth={2.5}
+              />
+            </g>
+          );
+        })}
       <rect x={x} y={y} width={width} height={height} fill="none" stroke="var(--color-line)" />
     </g>
   );

@@ -15,6 +15,7 @@ import { upright } from './axis';
 import { AttachmentShape } from './attachment-shape';
 import { FootShape } from './foot-shape';
 import { Label } from './label';
+import { RimmedPath } from './rimmed-path';
 import { threadPath } from './thread-path';
 
 /** What the view under the foot is drawn from. */
@@ -205,17 +206,16 @@ export function Scene({
         fill="var(--color-pencil)"
         fillOpacity={0.17}
       />
-      <path
-        className="haloed"
+      <RimmedPath
         d={upright([px(view, reference - band), px(view, reference + band)], edgeTop, bottom)}
         stroke="var(--color-pencil)"
         strokeWidth={1}
         strokeDasharray="2 5"
       />
       {allowed && allowed[1] > allowed[0] && (
-        <g className="haloed" fill="var(--color-moss-fill)">
-          <path d={rides.map(boxOf).join(' ')} fillOpacity={0.55} />
-          <path
+        <g fill="var(--color-moss-fill)">
+          <RimmedPath d={rides.map(boxOf).join(' ')} fillOpacity={0.55} strokeWidth={0} />
+          <RimmedPath
             d={rides
               .map(({ from, to, y, half }) => upright([from, to], y - half, y + half))
               .join(' ')}
@@ -224,15 +224,13 @@ export function Scene({
           />
         </g>
       )}
-      <path
-        className="haloed"
+      <RimmedPath
         d={upright([px(view, reference)], edgeTop, bottom)}
         stroke="var(--color-pencil)"
         strokeWidth={2.5}
       />
       {[sewn, toCome].map((part) => (
-        <path
-          className="haloed"
+        <RimmedPath
           key={part === sewn ? 'sewn' : 'to-come'}
           d={threadPath(
             part,
@@ -254,10 +252,15 @@ export function Scene({
         const rings = (r: number) =>
           seen.map(({ xMm, yMm }) => circle(px(view, xMm), py(view, yMm), r)).join('');
         return (
-          <g key={role} className="haloed" fill={colour}>
-            <path d={rings(Math.max(2.5, radius))} fillOpacity={lens ? 0.3 : 0.6} stroke={colour} />
+          <g key={role} fill={colour}>
+            <RimmedPath
+              d={rings(Math.max(2.5, radius))}
+              fillOpacity={lens ? 0.3 : 0.6}
+              stroke={colour}
+              strokeWidth={1}
+            />
             {lens && <path d={rings(3.5)} />}
-            <path
+            <RimmedPath
               d={seen
                 .filter(({ xMm }) => meetsMetal(xMm))
                 .map(({ xMm, yMm }) =>
