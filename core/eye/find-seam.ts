@@ -1,11 +1,19 @@
 import { spreadOf, type Field } from './flatten';
 import { angleStepDegrees, likelyAngles } from './seam-angles';
 import { isLine, type Seen } from './seen';
-import { seamLayers } from './seam-layers';
-import { mostWaves, patternOf, type LaidWave } from './waves';
+import {
+  laidWave,
+  mostWaves,
+  patternOf,
+  turnedBy,
+  wavesOf,
+  type LaidWave,
+  type Pattern,
+  type Waves,
+} from './waves';
 
 // Asked for at every pixel.
-const { abs, ceil, cos, max, min, PI, sin, sqrt } = Math;
+const { abs, ceil, cos, max, min, PI, round, sin, sqrt } = Math;
 
 /** Where a seam lies in the window and how its stitch repeats along it. */
 export interface FoundSeam {
@@ -113,6 +121,24 @@ function bestOf(
   return best;
 }
 
+/** A direction’s waves, and of each repeat length the pattern’s laid on them; each is laid once. */
+function layerOf(waves: Waves) {
+  const known = new Map<string, LaidWave>();
+  return (
+    pattern: Pattern,
+    waveNumbers: readonly number[],
+    { turned: [along, across] }: Way,
+    repeatMm: number,
+  ): LaidWave[] =>
+    waveNumbers.map((k) => {
+      const index = round(k / repeatMm / waves.perMm);
+      const key = `${along} ${across} ${k} ${index}`;
+      const laid = known.get(key) ?? laidWave(waves, pattern, k, index, along);
+      known.set(key, laid);
+      return laid;
+    });
+}
+
 /** Ways a stitch may lie: the scrap the other way round, and its other face up. */
 const turns: readonly (readonly [1 | -1, 1 | -1])[] = [
   [1, 1],
@@ -190,27 +216,30 @@ export function seamFinder(field: Field, seen: Seen): SeamFinder {
   // The machine’s own length is what one expects; thread must speak for another.
   const weightOf = ({ score, repeatMm }: Best) =>
     (score / scoreInflated) ** 2 - (Math.log(repeatMm / seen.repeatMm) / lengthSpread) ** 2;
-  const layers = seamLayers(clipped, patterns, finestPerMm);
+  const layers = new Map<number, ReturnType<typeof layerOf>>();
+  // Ways that are gone uphill by themselves come through the same directions.
+  const turnedTo = (angle: number) => {
+    const key = round(angle * 1e5);
+    const known = layers.get(key) ?? layerOf(wavesOf(turnedBy(clipped, angle), finestPerMm));
+    layers.set(key, known);
+    return known;
+  };
   return ({ along, by = 'waves', lighter, except = [], onShare = () => true } = {}) => {
     const possible = ways.filter((way) => lighter === undefined || way.lighter === lighter);
     const waveNumbers = waveNumbersOf(by, seen.repeatMm / (1 + mostOffLength), pxPerMm);
     const isFree = (row: number) =>
       except.every((mm) => abs((row - (height - 1) / 2) / pxPerMm - mm) > besideMm);
     /** The best of every way of lying. */
-    const look = (
-      angle: number,
-      lengths: readonly number[],
-      among: typeof ways,
-      { laid, firstRow } = layers.along(angle),
-    ): Turned[] =>
-      among.map((way) => {
+    const look = (angle: number, lengths: readonly number[], among: typeof ways): Turned[] => {
+      const laid = turnedTo(angle);
+      return among.map((way) => {
         const pattern = patterns[way.turned[1]];
         return lengths
           .map((mm) => ({
             ...bestOf(
-              laid(way.turned, waveNumbers, mm),
+              laid(pattern, waveNumbers, way, mm),
               waveNumbers,
-              firstRow - pattern.firstRow,
+              -pattern.firstRow,
               mm,
               way,
               isFree,
@@ -219,6 +248,7 @@ export function seamFinder(field: Field, seen: Seen): SeamFinder {
           }))
           .reduce((best, one) => (weightOf(one) > weightOf(best) ? one : best));
       });
+    };
     const angles = along === undefined ? likelyAngles(clipped) : [along];
     const first: Turned[] = [];
     for (const [i, angle] of angles.entries()) {
@@ -234,24 +264,17 @@ export function seamFinder(field: Field, seen: Seen): SeamFinder {
         (it) => it !== undefined,
       );
     });
-    const nearTo = ({ repeatMm }: Best) =>
-      repeats.filter((mm) => abs(mm / repeatMm - 1) < 1.5 * (mostOffLength / count));
-    // What the cloth has of each wave is told by all rows, and changes little from one turn to the next.
-    const power = first[0] && layers.along(first[0].angle).power;
-    /** One way of lying, a little turned or as it is, by the rows around it alone. */
-    const lookNear = (best: Turned, angle: number): Turned =>
-      look(angle, nearTo(best), [best], layers.near(angle, best.row, power))[0]!;
     const found: Turned[] = [];
-    for (const start of starts) {
+    for (let best of starts) {
       // Uphill from there, at about the length that was found, by ever smaller turns.
-      let best = lookNear(start, start.angle);
       let stepDegrees = angleStepDegrees;
       for (let i = 0; i < mostSteps && stepDegrees > leastStepDegrees; i++) {
-        const { angle } = best;
+        const { angle, repeatMm } = best;
+        const near = repeats.filter((mm) => abs(mm / repeatMm - 1) < 1.5 * (mostOffLength / count));
         let isBetter = false;
         for (const side of [-1, 1]) {
-          const beside = lookNear(best, angle + (side * stepDegrees * PI) / 180);
-          if (weightOf(beside) > weightOf(best)) {
+          const [beside] = look(angle + (side * stepDegrees * PI) / 180, near, [best]);
+          if (beside && weightOf(beside) > weightOf(best)) {
             best = beside;
             isBetter = true;
           }

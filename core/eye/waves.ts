@@ -28,24 +28,17 @@ function inside(start: number, step: number, length: number, columns: number): [
   return [max(0, ceil(min(one, other))), min(columns, floor(max(one, other)) + 1)];
 }
 
-/** Rows of a field, from the first on to before the last. */
-export type Rows = readonly [first: number, end: number];
-
 /**
  * A field turned so that its rows run along the seam, as far as the window goes; beyond its border 0.
  * As {@link valueAt} has it, which is not asked: what lies within is known for a whole row.
- *
- * @param rows which of its rows; all where it is not said
  */
-export function turnedBy(field: Field, angle: number, rows: Rows = [0, field.height]): Field {
+export function turnedBy(field: Field, angle: number): Field {
   const { width, height, values: from } = field;
-  const [firstRow, endRow] = rows;
-  const values = new Float32Array(width * (endRow - firstRow));
+  const values = new Float32Array(width * height);
   const [c, s] = [cos(angle), sin(angle)];
   const [xc, yc] = [(width - 1) / 2, (height - 1) / 2];
-  for (let row = firstRow; row < endRow; row++) {
+  for (let row = 0; row < height; row++) {
     const t = row - yc;
-    const to = (row - firstRow) * width;
     const x0 = xc - xc * c - t * s;
     const y0 = yc - xc * s + t * c;
     const [firstX, endX] = inside(x0, c, width, width);
@@ -62,10 +55,10 @@ export function turnedBy(field: Field, angle: number, rows: Rows = [0, field.hei
       const below = from[at + width]!;
       const upper = above + (from[at + 1]! - above) * fx;
       const lower = below + (from[at + width + 1]! - below) * fx;
-      values[to + column] = upper + (lower - upper) * (y - top);
+      values[row * width + column] = upper + (lower - upper) * (y - top);
     }
   }
-  return { ...field, height: endRow - firstRow, values };
+  return { ...field, values };
 }
 
 /** Waves of rows at evenly spaced frequencies: [wave][row], real and imaginary. */
@@ -83,13 +76,8 @@ export interface Waves {
  * told from the next.
  *
  * @param mostPerMm the finest that are asked for, waves a mm
- * @param usual the usual power of each, where the rows are too few to tell
  */
-export function wavesOf(
-  { width, height, values, pxPerMm }: Field,
-  mostPerMm: number,
-  usual?: Waves['power'],
-): Waves {
+export function wavesOf({ width, height, values, pxPerMm }: Field, mostPerMm: number): Waves {
   const size = 2 ** ceil(log2(2 * width));
   const count = min(size / 2, ceil((mostPerMm * size) / pxPerMm) + 2);
   const fourier = new FFT(size);
@@ -112,8 +100,8 @@ export function wavesOf(
   const known: number[] = [];
   // What noise that no cloth is without would give.
   const least = width * leastSpread ** 2;
-  const power =
-    usual ?? ((index: number) => (known[index] ??= max(least, usualPower(re[index]!, im[index]!))));
+  const power = (index: number) =>
+    (known[index] ??= max(least, usualPower(re[index]!, im[index]!)));
   return { perMm: pxPerMm / size, re, im, power };
 }
 

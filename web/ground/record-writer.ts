@@ -2,6 +2,7 @@ import type { QueryClient } from '@tanstack/react-query';
 import { ApiError, Unreachable, send } from './api';
 import type { Dispute } from './disputes';
 import { Copies, type Stored, type StoredFields } from './copies';
+import { LeftBehind } from './left-behind';
 import { basesOf, merged, type Bases, type Disputed } from './merge';
 import { nothing, together, under, type Patch, type Unsent, type Waiting } from './waiting';
 
@@ -36,8 +37,7 @@ export class RecordWriter {
   /** What came of own changes, and after how many answers: a load may have begun before. */
   private readonly answers = new Map<string, { readonly record: Stored; readonly count: number }>();
   private answered = 0;
-  /** What an earlier page left and this one has not looked at yet. */
-  private untaken: readonly Unsent[] = [];
+  private readonly left = new LeftBehind();
   private held: Promise<void> = Promise.resolve();
 
   private readonly copies: Copies;
@@ -51,7 +51,7 @@ export class RecordWriter {
 
   /** True while something is not yet on the server's disk. */
   get pending(): boolean {
-    return this.waiting.size > 0 || this.busy.size > 0 || this.untaken.length > 0;
+    return this.waiting.size > 0 || this.busy.size > 0 || this.left.all.length > 0;
   }
 
   /**
@@ -79,29 +79,7 @@ export class RecordWriter {
    * @param resource the address's name of the table, e.g. `plans`
    */
   change(resource: string, id: string, patch: Patch): void {
-    this.changeOn(resource, id, patch, this.onTopOfLeft(`${resource}/${id}`, patch));
-  }
-
-  /**
-   * What an earlier page left of fields that are changed once more is part of the new change: it is
-   * neither shown nor sent any more by itself.
-   *
-   * @returns what those fields were before that page changed them
-   */
-  private onTopOfLeft(key: string, patch: Patch): Bases {
-    let known: Bases = {};
-    this.untaken = this.untaken.map((one) => {
-      if (one.key !== key) return one;
-      const fields = Object.entries(one.patch);
-      const again = fields.filter(([field]) => field in patch).map(([field]) => field);
-      const bases = Object.entries(one.bases ?? {}).filter(([field]) => again.includes(field));
-      known = together(known, Object.fromEntries(bases));
-      return {
-        ...one,
-        patch: Object.fromEntries(fields.filter(([name]) => !again.includes(name))),
-      };
-    });
-    return known;
+    this.changeOn(resource, id, patch, this.left.changedAgain(`${resource}/${id}`, patch));
   }
 
   /**
@@ -129,7 +107,7 @@ export class RecordWriter {
       key,
       ...under(this.waiting.get(key) ?? nothing, this.under.get(key) ?? nothing),
     }));
-    return [...this.untaken, ...own];
+    return [...this.left.all, ...own];
   }
 
   /**
@@ -144,20 +122,22 @@ export class RecordWriter {
     unsent: readonly Unsent[],
     left: (rest: readonly Unsent[]) => void = () => undefined,
   ): Promise<void> {
-    this.untaken = [...unsent];
-    while (this.untaken[0]) {
-      await this.takeOne(this.untaken[0].key);
-      this.untaken = this.untaken.slice(1);
-      left(this.untaken);
+    this.left.begin(unsent);
+    while (this.left.first) {
+      await this.takeOne(this.left.first.key);
+      this.left.dropFirst();
+      left(this.left.all);
     }
     this.tellIfSettled();
   }
 
   /** What of a record is set here, or was by an earlier page, and is not stored yet. */
   private unstored(key: string): Patch {
-    const left = this.untaken.filter((one) => one.key === key).map(({ patch }) => patch);
-    const own = [this.under, this.waiting].map((changes) => changes.get(key)?.patch);
-    return Object.assign({}, ...left, ...own) as Patch;
+    return {
+      ...this.left.of(key),
+      ...this.under.get(key)?.patch,
+      ...this.waiting.get(key)?.patch,
+    };
   }
 
   /** Takes over the first of what was left, a change of a record. */
@@ -172,7 +152,7 @@ export class RecordWriter {
         // What was loaded meanwhile may be newer than this answer.
         if ((this.copies.newest(resource, id)?.version ?? 0) > stored.version) continue;
         // Of what was left some may have been changed again while it was read.
-        const { patch, bases = {} } = this.untaken[0]!;
+        const { patch, bases = {} } = this.left.first!;
         const rest = this.underNewer(key, { patch, bases });
         if (rest === patch) this.copies.keep(resource, stored);
         this.putOn(resource, id, { patch: rest, bases }, stored);

@@ -113,7 +113,7 @@ describe('under the foot', () => {
     const px = numberOf(swing, 'x2') - numberOf(swing, 'x1');
     // The bed’s ruler: two ticks and what is written under them.
     const texts = picture
-      .all('g[font-size="13"] text')
+      .all('g[text-anchor=middle] text')
       .filter((text) => numberOf(text, 'x') < 520)
       .map((text) => [parseFloat(text.textContent.replace('−', '-')), numberOf(text, 'x')]);
     const [[mm1, px1], [mm2, px2]] = [texts[1]!, texts[2]!] as [[number, number], [number, number]];
@@ -180,7 +180,7 @@ describe('the margin', () => {
   ])('is green from %d to %d, to the scale of its axis', (fromMm, toMm) => {
     const picture = bar(marginOf({ fromMm, toMm }));
     const ticks = picture
-      .all('g[font-size="13"] text')
+      .all('g[text-anchor=middle] text')
       .map((text) => [parseFloat(text.textContent.replace('−', '-')), numberOf(text, 'x')]);
     const [[a, x1], [b, x2]] = [ticks[0]!, ticks.at(-1)!] as [[number, number], [number, number]];
     const pxPerMm = (x2 - x1) / (b - a);
