@@ -25,14 +25,6 @@ test('an edge with scraps is solved once, with what they taught, and not before 
   expect(learned.guide!.sigmaMm).toBeGreaterThan(0);
 });
 
-test('an edge without scraps is solved once, whatever of its plan comes last', async () => {
-  const solve = jest.spyOn(solverTasks, 'solve');
-  await app.open('/edges/edge-shirt/setting');
-  await waitFor(() => expect(screen.getByTestId('chance').textContent).toContain('of 100'));
-  await settled();
-  expect(solve).toHaveBeenCalledTimes(1);
-});
-
 test('work is put in order where its order is shown, and not for a list of edges', async () => {
   const garment = jest.spyOn(solverTasks, 'garment');
   const project = await app.send<ProjectRecord>('POST', 'projects', { name: 'One hem', note: '' });

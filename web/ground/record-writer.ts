@@ -123,6 +123,7 @@ export class RecordWriter {
     left: (rest: readonly Unsent[]) => void = () => undefined,
   ): Promise<void> {
     this.left.begin(unsent);
+    this.standOnLeft();
     while (this.left.first) {
       await this.takeOne(this.left.first.key);
       this.left.dropFirst();
@@ -153,9 +154,9 @@ export class RecordWriter {
         if ((this.copies.newest(resource, id)?.version ?? 0) > stored.version) continue;
         // Of what was left some may have been changed again while it was read.
         const { patch, bases = {} } = this.left.first!;
-        const rest = this.underNewer(key, { patch, bases });
-        if (rest === patch) this.copies.keep(resource, stored);
-        this.putOn(resource, id, { patch: rest, bases }, stored);
+        const isChanged = this.under.has(key) || this.waiting.has(key);
+        if (!isChanged) this.copies.keep(resource, stored);
+        this.putOn(resource, id, { patch, bases }, stored);
         return;
       } catch (error) {
         if (error instanceof ApiError) {
@@ -169,22 +170,17 @@ export class RecordWriter {
     }
   }
 
-  /**
-   * Of a change that an earlier page left, the fields that this page has not changed since: what it
-   * changed was made on top of that change, and stands on what that one stood on.
-   */
-  private underNewer(key: string, { patch, bases }: Waiting): Patch {
-    const newer = [this.under, this.waiting].flatMap((changes) => {
-      const change = changes.get(key);
-      return change ? [{ changes, change }] : [];
-    });
-    if (newer.length === 0) return patch;
-    for (const { changes, change } of newer) {
-      changes.set(key, { ...change, bases: together(bases, change.bases) });
+  /** What this page changed before it looked at what was left stands on that, as what it changes later does. */
+  private standOnLeft(): void {
+    const changes = [this.under, this.waiting];
+    for (const key of new Set(changes.flatMap((some) => [...some.keys()]))) {
+      const patches = changes.map((some) => some.get(key)?.patch);
+      const known = this.left.changedAgain(key, Object.assign({}, ...patches) as Patch);
+      for (const some of changes) {
+        const change = some.get(key);
+        if (change) some.set(key, { ...change, bases: together(known, change.bases) });
+      }
     }
-    return Object.fromEntries(
-      Object.entries(patch).filter(([field]) => !newer.some(({ change }) => field in change.patch)),
-    );
   }
 
   /** Puts a change on top of what is stored by now, and asks about what it would write over. */
