@@ -16,6 +16,20 @@ class DurableDatabase extends sqlite3.Database {
       else this.exec(durable, opened);
     });
   }
+
+  /**
+   * The object mapper puts down where each statement was asked for, in words, in case it fails; what failed is
+   * told by the statement itself. Nothing is put down of what is made in here.
+   */
+  override serialize(work?: () => void): void {
+    const kept = Error.stackTraceLimit;
+    Error.stackTraceLimit = 0;
+    try {
+      super.serialize(work);
+    } finally {
+      Error.stackTraceLimit = kept;
+    }
+  }
 }
 
 /** The sqlite3 module with connections that are set up before they are handed out. */

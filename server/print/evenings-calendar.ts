@@ -1,5 +1,5 @@
 import { TZDate } from '@date-fns/tz';
-import { addMinutes } from 'date-fns';
+import { addMinutes } from 'date-fns/addMinutes';
 import ical from 'ical-generator';
 import type { Evening } from '../../core/garment/evenings';
 import type { Evenings } from '../../core/garment/garment';

@@ -45,8 +45,10 @@ export function computeOnThreads(file: string): Compute {
   const threads = Math.max(1, availableParallelism() - 1);
   const pool = new Piscina<Asked, Told<unknown>>({
     filename: file,
-    minThreads: 1,
+    // The first one begins when something is asked, and stays: it costs a sixth of the server's start.
+    minThreads: 0,
     maxThreads: threads,
+    idleTimeout: Infinity,
     resourceLimits: { maxOldGenerationSizeMb: memoryMb },
   });
   const queue = new FairQueue({ atOnce: threads, waitingOfOne: 32, waiting: 256, full: tooMuch });
