@@ -8,6 +8,9 @@ export const photoId = z
 /** Larger files than this are refused, bytes. */
 export const mostPhotoBytes = 12 * 1024 * 1024;
 
+/** Where a record points at photos: at its own, and a scrap at that of its other face. */
+export const photoFields = ['photoId', 'otherFacePhotoId'] as const;
+
 /** What the server answers when it has kept a photo. */
 export const photo = z.object({ id: photoId, widthPx: z.int(), heightPx: z.int() });
 export type Photo = z.infer<typeof photo>;

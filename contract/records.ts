@@ -192,7 +192,10 @@ export const attemptDraft = z.strictObject({
     .max(symptomIds.length)
     .default([]),
   verdict: z.enum(verdicts, 'A verdict is keep, nearly or no.').nullable().default(null),
+  /** The photo in which what was measured has its places. */
   photoId: photoId.nullable().default(null),
+  /** Where both faces were photographed, the photo of the other one. */
+  otherFacePhotoId: photoId.nullable().default(null),
   /** The day it was sewn; null for today. */
   sewnOn: z.iso.date('A day is written 2026-11-25.').nullable().default(null),
   note: text(2000),

@@ -1,4 +1,4 @@
-import { expect, onDisk, test, type App } from './app.fixture';
+import { expect, follow, onDisk, test, type App } from './app.fixture';
 import { seriousTroubles } from './axe';
 import { capeScrapPhoto, noCard, wavyEdgePhoto } from './scrap-photo.fixture';
 import type { Page } from '@playwright/test';
@@ -140,11 +140,22 @@ test('both faces: the second is matched with the first bite by bite, and both to
   await expect(page.getByRole('spinbutton', { name: /^Bites sewn/ })).toHaveValue(String(found));
   await page.getByRole('button', { name: /^Record scrap/ }).click();
   await expect(page.getByText(`${found} bites`, { exact: false }).first()).toBeVisible();
-  const kept = await app.api<{ photoId: string | null; counts: Counted[] }[]>(
-    'attempts?planId=plan-cape',
-  );
-  const [{ depths = [] } = {}] = kept.find(({ photoId }) => photoId !== null)?.counts ?? [];
+  const kept = await app.api<
+    { id: string; photoId: string | null; otherFacePhotoId: string | null; counts: Counted[] }[]
+  >('attempts?planId=plan-cape');
+  const { id, counts, photoId, otherFacePhotoId } = kept.find((one) => one.photoId !== null)!;
+  const [{ depths = [] } = {}] = counts;
   expect(depths).toHaveLength(found - 1);
+  // Both photos are kept with it, and shown in the book.
+  expect(otherFacePhotoId).not.toBe(photoId);
+  await follow(page, `/book?scrap=${id}`);
+  for (const [name, photo] of [
+    ['Photo of scrap 2', photoId],
+    ['Photo of the other face of scrap 2', otherFacePhotoId],
+  ] as const) {
+    const shown = page.getByRole('complementary').getByRole('img', { name, exact: true });
+    await expect(shown).toHaveAttribute('src', `/api/photos/${photo}`);
+  }
 });
 
 test('an edge of which nothing is counted: its waves and whiskers are seen, and what is ticked goes with the scrap', async ({

@@ -65,6 +65,12 @@ describe('what an attempt holds', () => {
     ['a day to come', { sewnOn: '2999-01-01' }, 'sewnOn', /has not come yet/],
     ['no day', { sewnOn: 'soon' }, 'sewnOn', /2026-11-25/],
     ['a photo that is not there', { photoId: 'a'.repeat(64) }, 'photoId', /no photo/],
+    [
+      'a photo of its other face that is not there',
+      { otherFacePhotoId: 'a'.repeat(64) },
+      'otherFacePhotoId',
+      /no photo/,
+    ],
     ['a symptom nobody knows', { symptoms: ['gremlins'] }, 'symptoms.0', /no such symptom/],
     ['a zero byte', { note: 'a\0b' }, 'note', /zero byte/],
     ['nothing at all', { counts: [] }, 'counts', /Count at least one/],

@@ -79,17 +79,21 @@ async function rewritten(archive: Buffer, entry: string, change: (text: string) 
   ]);
 }
 
-async function lived(): Promise<void> {
-  const photo = await sharp({ create: { width: 30, height: 20, channels: 3, background: '#752' } })
+async function sentPhoto(background: string): Promise<string> {
+  const photo = await sharp({ create: { width: 30, height: 20, channels: 3, background } })
     .png()
     .toBuffer();
   const { body } = await server.http
     .post('/api/photos')
     .set('Content-Type', 'image/png')
     .send(photo);
+  return (body as { id: string }).id;
+}
+
+async function lived(): Promise<void> {
   await server.http
     .patch('/api/cloths/cloth-denim')
-    .send({ version: 1, photoId: body.id })
+    .send({ version: 1, photoId: await sentPhoto('#752') })
     .expect(200);
   await server.http
     .patch('/api/edges/edge-cape')
@@ -225,7 +229,13 @@ describe('an archive that is not sound', () => {
 });
 
 describe('a project alone', () => {
-  test('goes to another shelf with the cloths and feet it needs, and comes back as it was', async () => {
+  test('goes to another shelf with the cloths, feet and photos it needs, and comes back as it was', async () => {
+    const { version } = await get<{ version: number }>('attempts/scrap-cape-1');
+    const photos = { photoId: await sentPhoto('#257'), otherFacePhotoId: await sentPhoto('#275') };
+    await server.http
+      .patch('/api/attempts/scrap-cape-1')
+      .send({ version, ...photos })
+      .expect(200);
     const archive = await out('projects/project-lantern-parade/archive');
     const other = await startServer();
     for (const table of ['projects', 'cloths', 'feet', 'machines']) {
@@ -236,6 +246,7 @@ describe('a project alone', () => {
     const { body } = await take(archive, other).expect(200);
     expect(body.counts.projects).toBe(1);
     expect(await get('edges/edge-cape', other)).toMatchObject({ clothId: 'cloth-flannel' });
+    for (const id of Object.values(photos)) await other.http.get(`/api/photos/${id}`).expect(200);
     const back = await out('projects/project-lantern-parade/archive', other);
     // A record that is taken in begins anew; what a person wrote is the same.
     expect(await writtenIn(back)).toEqual(await writtenIn(archive));

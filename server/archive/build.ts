@@ -2,6 +2,7 @@ import { rmSync } from 'node:fs';
 import type { Readable } from 'node:stream';
 import type { ArchiveAbout } from '../../contract/archive';
 import { issuesOf } from '../../contract/error';
+import { photoFields } from '../../contract/photo';
 import { bookEntry } from '../../contract/records';
 import { Impossible } from '../../core/impossible';
 import { Connection, type Value } from '../database/connection';
@@ -117,6 +118,21 @@ function refuseRow(table: RecordTable, row: Row): void {
   }
 }
 
+/** Points at photos under the ids they are kept by here. */
+async function followRenamed(connection: Connection, renamed: ReadonlyMap<string, string>) {
+  for (const table of ['cloths', 'attempts']) {
+    // An older archive's tables have not all of them.
+    const known = (await columnsOf(connection, table)).map(({ name }) => name);
+    for (const field of photoFields.filter((one) => known.includes(one))) {
+      for (const [from, to] of renamed) {
+        await connection.run(`UPDATE "${table}" SET "${field}" = ? WHERE "${field}" = ?`, [
+          ...[to, from],
+        ]);
+      }
+    }
+  }
+}
+
 /**
  * Makes a database from an archive: read entry by entry into a file beside, brought up to date,
  * and looked through record by record. Until all of that is done nothing else is touched.
@@ -135,11 +151,7 @@ export async function buildFromArchive(
     await connection.exec('PRAGMA journal_mode = MEMORY; PRAGMA synchronous = OFF;');
     const builder = new Builder(connection, pictures, client);
     const counts = await readArchive(input, builder);
-    for (const [from, to] of builder.renamed) {
-      for (const table of ['cloths', 'attempts']) {
-        await connection.run(`UPDATE "${table}" SET photoId = ? WHERE photoId = ?`, [to, from]);
-      }
-    }
+    await followRenamed(connection, builder.renamed);
     await connection.run('COMMIT');
     const [loose] = await connection.rows('PRAGMA foreign_key_check');
     if (loose)

@@ -27,6 +27,7 @@ export function shareOf(projectId: string): Share {
     plans: `edgeId IN (${edges})`,
     attempts,
     photos: `id IN (SELECT photoId FROM attempts WHERE ${attempts})
+      OR id IN (SELECT otherFacePhotoId FROM attempts WHERE ${attempts})
       OR id IN (SELECT photoId FROM cloths WHERE ${cloths})`,
   };
 }

@@ -13,6 +13,7 @@ import { measuredEdges } from './migrations/0010-measured-edges';
 import { levellingPlates } from './migrations/0011-levelling-plates';
 import { bindings } from './migrations/0012-bindings';
 import { garments } from './migrations/0013-garments';
+import { bothFaces } from './migrations/0014-both-faces';
 import { Tables } from './tables';
 import { FolderTrouble } from './trouble';
 
@@ -31,6 +32,7 @@ export const migrations: readonly Migration[] = [
   levellingPlates,
   bindings,
   garments,
+  bothFaces,
 ];
 
 /** The number of the tables as this app knows them; it stands in the head of the file too. */

@@ -148,6 +148,7 @@ const columns: Record<RecordTable, ModelAttributes> = {
     symptoms: { type: json, defaultValue: [] },
     verdict: text,
     photoId: text,
+    otherFacePhotoId: text,
     sewnOn: text,
     pinned: { type: DataTypes.BOOLEAN, defaultValue: false },
     setUp: json,

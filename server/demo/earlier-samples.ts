@@ -171,6 +171,7 @@ function scrapsOf(one: Earlier): BookEntry[] {
       ...{
         planId: null,
         photoId: null,
+        otherFacePhotoId: null,
         number: i + 1,
         finish: finish.id,
         verdict,

@@ -28,15 +28,18 @@ async function emptied() {
 
 /** Gives a scrap a photo, symptoms and a pin, so that all of it has to travel. */
 async function dressed() {
-  const png = await sharp({ create: { width: 9, height: 9, channels: 3, background: '#a33' } })
-    .png()
-    .toBuffer();
-  const { body } = await send('photos', png).expect(201);
+  const sent = async (background: string) => {
+    const png = await sharp({ create: { width: 9, height: 9, channels: 3, background } })
+      .png()
+      .toBuffer();
+    return ((await send('photos', png).expect(201)).body as { id: string }).id;
+  };
+  const [photoId, otherFacePhotoId] = [await sent('#a33'), await sent('#3a3')];
   const scrap = (await attempts()).find(({ id }) => id === 'scrap-cape-1')!;
   await server.http
     .patch('/api/attempts/scrap-cape-1')
     .send({
-      ...{ version: scrap.version, photoId: body.id, symptoms: ['ridge', 'skipped'] },
+      ...{ version: scrap.version, photoId, otherFacePhotoId, symptoms: ['ridge', 'skipped'] },
       ...{ verdict: 'keep', pinned: true, note: '=1+1, “quoted”\nand a second line; ünï' },
     })
     .expect(200);
@@ -61,7 +64,7 @@ test('read where it was written, everything is there already', async () => {
   expect(counts).toMatchObject({ added: 0, changed: 0, refused: 0 });
 });
 
-test('in another house the photo comes along and the scrap stands alone', async () => {
+test('in another house both photos come along and the scrap stands alone', async () => {
   await dressed();
   const book = await exported('sample-book.json');
   await server.stop();
@@ -79,7 +82,10 @@ test('in another house the photo comes along and the scrap stands alone', async 
   await take(book);
   const scrap = (await attempts()).find(({ id }) => id === 'scrap-cape-1')!;
   expect(scrap).toMatchObject({ planId: null, symptoms: ['ridge', 'skipped'], pinned: true });
-  await server.http.get(`/api/photos/${scrap.photoId}`).expect(200);
+  expect(scrap.otherFacePhotoId).not.toBe(scrap.photoId);
+  for (const id of [scrap.photoId, scrap.otherFacePhotoId]) {
+    await server.http.get(`/api/photos/${id}`).expect(200);
+  }
 });
 
 test('half of the rows wrong: each says why at its place, and none is taken', async () => {

@@ -145,6 +145,7 @@ export const columns: Readonly<Record<ExchangeTable, readonly Column[]>> = {
     at('boolean', 'pinned'),
     text('note'),
     word('photoId'),
+    word('otherFacePhotoId'),
     word('planId'),
     word('clothId'),
     word('machineId'),

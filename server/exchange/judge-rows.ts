@@ -3,6 +3,7 @@ import * as z from 'zod';
 import type { ClothDraft } from '../../contract/cloth';
 import { issuesOf } from '../../contract/error';
 import { exchangeTables, type ExchangeTable, type ImportRow } from '../../contract/exchange';
+import { photoFields } from '../../contract/photo';
 import type { BookEntry } from '../../contract/records';
 import { finishById } from '../../core/finish/catalogue';
 import { Impossible, type Issue } from '../../core/impossible';
@@ -159,11 +160,12 @@ function judgeRow(
   if (!parsed.success) issues.push(...issuesOf(parsed.error).map(inFile(row)));
   const draft = parsed.success ? parsed.data : null;
   if (draft) issues.push(...contradictions(table, draft).map(inFile(row)));
-  const photoId = draft?.['photoId'];
-  if (draft && typeof photoId === 'string') {
-    const kept = photos.keptAs(photoId);
-    if (kept === null) issues.push({ path: 'photoId', message: photos.why(photoId) });
-    else draft['photoId'] = kept;
+  for (const path of draft ? photoFields : []) {
+    const sent = draft?.[path];
+    if (!draft || typeof sent !== 'string') continue;
+    const kept = photos.keptAs(sent);
+    if (kept === null) issues.push({ path, message: photos.why(sent) });
+    else draft[path] = kept;
   }
   const { planId } = draft ?? {};
   if (draft && typeof planId === 'string' && !plans.has(planId)) {

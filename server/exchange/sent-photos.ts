@@ -1,4 +1,4 @@
-import { photoId as photoIdSchema } from '../../contract/photo';
+import { photoFields, photoId as photoIdSchema } from '../../contract/photo';
 import { Refusal } from '../http/refusal';
 import type { KeptPhoto } from '../photos/keep-photo';
 import type { ReadFile } from './read-file';
@@ -43,8 +43,10 @@ export async function sentPhotos(help: PhotoHelp, file: ReadFile): Promise<SentP
     }
   }
   const asked = file.rows.flatMap(({ record }) => {
-    const id = photoIdSchema.safeParse(record['photoId']);
-    return id.success && !whole.has(id.data) ? [id.data] : [];
+    return photoFields.flatMap((field) => {
+      const id = photoIdSchema.safeParse(record[field]);
+      return id.success && !whole.has(id.data) ? [id.data] : [];
+    });
   });
   const here = new Set(await help.here([...new Set(asked)]));
   return {

@@ -6,6 +6,7 @@ import {
   shelfTables,
   type ExchangeTable,
 } from '../../contract/exchange';
+import { photoFields } from '../../contract/photo';
 import type { Row } from '../store/journal';
 import type { Store } from '../store/store';
 import { columns } from './columns';
@@ -60,8 +61,10 @@ export async function* jsonOf(store: Store, name: keyof typeof jsonFiles): Async
   async function* records(table: ExchangeTable): AsyncGenerator<unknown> {
     for await (const lot of lotsOf(store, table)) {
       for (const record of lot) {
-        const { photoId } = record;
-        if (typeof photoId === 'string') used.add(photoId);
+        for (const field of photoFields) {
+          const id = record[field];
+          if (typeof id === 'string') used.add(id);
+        }
         yield record;
       }
     }

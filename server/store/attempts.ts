@@ -1,4 +1,5 @@
 import { isSewnLater, localDay } from '../../core/book/day';
+import { photoFields } from '../../contract/photo';
 import type { AttemptDraft } from '../../contract/records';
 import { Impossible, refusal } from '../../core/impossible';
 import { dialField, type Dial } from '../../core/kit/dial-steps';
@@ -9,6 +10,7 @@ import { knownFinish } from '../compute/known-finish';
 import type { Kept, RowOf } from '../database/rows';
 import { Refusal } from '../http/refusal';
 import type { Row } from './journal';
+import { refuseUnknownPhoto } from './known-photo';
 import {
   assembledFor,
   planDraftOf,
@@ -111,7 +113,7 @@ export async function refuseWrong(
   assembled: AssembledPlan,
   draft: Pick<
     AttemptDraft,
-    'settings' | 'counts' | 'photoId' | 'sewnOn' | 'measured' | 'dialValues'
+    'settings' | 'counts' | (typeof photoFields)[number] | 'sewnOn' | 'measured' | 'dialValues'
   >,
 ): Promise<void> {
   const { finish, plan } = assembled;
@@ -121,9 +123,7 @@ export async function refuseWrong(
   refuseUnknownChecks(assembled, draft.counts);
   refuseMeasured(assembled, draft);
   refuseLater(draft.sewnOn);
-  if (draft.photoId && !(await change.hasPhoto(draft.photoId))) {
-    throw new Impossible([{ path: 'photoId', message: 'There is no photo with this id.' }]);
-  }
+  for (const path of photoFields) await refuseUnknownPhoto(change, draft[path], path);
 }
 
 /** @throws Impossible at lengths that no edge can have grown to, or on a machine without loopers */
@@ -220,7 +220,7 @@ export async function checkPatched(
 ): Promise<void> {
   refuseEmpty(attempt);
   refuseLater(attempt.sewnOn);
-  if (!patched.some((field) => ['settings', 'counts', 'measured', 'photoId'].includes(field)))
+  if (!patched.some((field) => ['settings', 'counts', 'measured', ...photoFields].includes(field)))
     return;
   if (attempt.planId === null) {
     const message = 'The edge of this scrap is gone; its counts and dials stay as they are.';

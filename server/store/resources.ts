@@ -27,6 +27,7 @@ import { Refusal } from '../http/refusal';
 import { checkPatched, recordAttempt, unpinOthers } from './attempts';
 import { createEdge } from './edges';
 import { checkGarment } from './garments';
+import { refuseUnknownPhoto } from './known-photo';
 import { assemble, noFinishYet, pointedAt, refuseBlocked } from './sewing-plan';
 import type { Change, Created } from './change';
 
@@ -135,12 +136,6 @@ function refuseOffEdge(edge: EdgeDraft): void {
   if (issues.length > 0) throw new Impossible(issues);
 }
 
-/** @throws Impossible at a photo that was never sent */
-async function refuseUnknownPhoto(change: Change, id: string | null): Promise<void> {
-  if (id === null || (await change.hasPhoto(id))) return;
-  throw new Impossible([{ path: 'photoId', message: 'There is no photo with this id.' }]);
-}
-
 /** @throws Impossible at a reading that no cloth gives */
 export function refuseImplausible(draft: ClothDraft): void {
   const issues = implausibleIssues(clothFromDescription(draft), draft.tests);
@@ -149,7 +144,7 @@ export function refuseImplausible(draft: ClothDraft): void {
 
 async function checkCloth(change: Change, draft: ClothDraft): Promise<void> {
   refuseImplausible(draft);
-  await refuseUnknownPhoto(change, draft.photoId);
+  await refuseUnknownPhoto(change, draft.photoId, 'photoId');
 }
 
 async function checkEdge(change: Change, draft: EdgeDraft): Promise<void> {

@@ -58,7 +58,7 @@ export function PhotoField({ of, photoId, onChange }: PhotoFieldProps) {
         {photoId && (
           <button
             type="button"
-            aria-label="Take the photo away"
+            aria-label={`Take the photo of ${of} away`}
             className="grid size-11 place-items-center rounded-[3px] text-soft hover:bg-cloth hover:text-madder"
             onClick={() => onChange(null)}
           >

@@ -6,6 +6,7 @@ const named: Readonly<Record<string, string>> = {
   machineId: 'machine',
   footId: 'foot',
   photoId: 'photo',
+  otherFacePhotoId: 'photo of its other face',
   stripClothId: 'cloth of the strip',
   keptAttemptId: 'scrap that is kept',
   specs: 'what it can do',

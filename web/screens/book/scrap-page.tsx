@@ -8,7 +8,7 @@ import { queryClient } from '../../ground/query-client';
 import { change, useRecord, useRemove, writer } from '../../ground/records';
 import { Button } from '../../controls/button';
 import { NoteField } from '../../controls/note-field';
-import { PhotoField } from '../../controls/photo-field';
+import { ScrapPhotosField } from '../../controls/scrap-photos-field';
 import { RemoveButton } from '../../controls/remove-button';
 import { VerdictChoice } from '../../controls/verdict-choice';
 import { countsInWords } from '../../words/counts';
@@ -113,10 +113,10 @@ function Page({ entry, edgeId }: { entry: AttemptRecord; edgeId: string | null }
         onCommit={(note) => changeScrap(entry.id, { note })}
       />
       <div className="py-2">
-        <PhotoField
+        <ScrapPhotosField
           of={`scrap ${entry.number}`}
-          photoId={entry.photoId}
-          onChange={(photoId) => changeScrap(entry.id, { photoId })}
+          photos={entry}
+          onChange={(patch) => changeScrap(entry.id, patch)}
         />
         <FindsOnPhoto entry={entry} />
       </div>

@@ -28,12 +28,12 @@ const style = `
 interface SharePageProps {
   readonly entry: AttemptRecord;
   readonly lengths: Lengths;
-  /** The photo as a data address; null without one. */
-  readonly photo: string | null;
+  /** Its photos, as data addresses. */
+  readonly photos: readonly { readonly of: string; readonly address: string }[];
 }
 
 /** One scrap on a page of its own that needs nothing else: to be sent, kept or printed. */
-function SharePage({ entry, lengths, photo }: SharePageProps) {
+function SharePage({ entry, lengths, photos }: SharePageProps) {
   const { settings, setUp, names, verdict, symptoms, note } = entry;
   const drawing = entryDrawing(entry);
   const title = `${finishName(entry.finish, setUp.fold.variant)}: ${names.cloth}`;
@@ -93,11 +93,11 @@ function SharePage({ entry, lengths, photo }: SharePageProps) {
           ))}
         </dl>
         {note && <p>{note}</p>}
-        {photo && (
-          <figure>
-            <img src={photo} alt={`Photo of scrap ${entry.number}`} />
+        {photos.map(({ of, address }) => (
+          <figure key={of}>
+            <img src={address} alt={`Photo of ${of}`} />
           </figure>
-        )}
+        ))}
         <p className="soft">A test scrap: sew your own before you trust it.</p>
       </body>
     </html>
@@ -135,8 +135,7 @@ function Faces(props: {
 }
 
 /** A photo as a data address, so that the page carries it. */
-async function photoOf(id: string | null): Promise<string | null> {
-  if (!id) return null;
+async function addressOf(id: string): Promise<string> {
   const blob = await (await fetch(`/api/photos/${id}`)).blob();
   return new Promise((done, failed) => {
     const reader = new FileReader();
@@ -148,8 +147,15 @@ async function photoOf(id: string | null): Promise<string | null> {
 
 /** The page as one HTML file. */
 export async function sharePage(entry: AttemptRecord, lengths: Lengths): Promise<string> {
-  const photo = await photoOf(entry.photoId);
+  const { number, photoId, otherFacePhotoId } = entry;
+  const kept = [
+    { of: `scrap ${number}`, id: photoId },
+    { of: `the other face of scrap ${number}`, id: otherFacePhotoId },
+  ].flatMap(({ of, id }) => (id ? [{ of, id }] : []));
+  const photos = await Promise.all(
+    kept.map(async ({ of, id }) => ({ of, address: await addressOf(id) })),
+  );
   return `<!doctype html>${renderToStaticMarkup(
-    <SharePage entry={entry} lengths={lengths} photo={photo} />,
+    <SharePage entry={entry} lengths={lengths} photos={photos} />,
   )}`;
 }

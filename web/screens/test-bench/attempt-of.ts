@@ -57,6 +57,7 @@ export function attemptOf(
     symptoms: [...possibleSymptoms(bench, draft)],
     verdict: draft.verdict,
     photoId: draft.photoId,
+    otherFacePhotoId: draft.otherFacePhotoId ?? null,
     sewnOn: draft.sewnOn ?? localDay(new Date()),
     note: draft.note,
     pinned: false,

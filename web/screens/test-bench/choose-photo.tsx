@@ -9,8 +9,6 @@ import { issueInWords } from '../../words/refusals';
 interface ChoosePhotoProps {
   /** How the scrap is laid into the window. */
   readonly lay: string;
-  /** What becomes of the picture, after “measured in this browser”. */
-  readonly kept: string;
   /** Why the last one could not be measured. */
   readonly issues: readonly Issue[];
   /** What is asked before. */
@@ -19,7 +17,7 @@ interface ChoosePhotoProps {
 }
 
 /** Takes a photo of the scrap on its card: from the camera, a file or the clipboard. */
-export function ChoosePhoto({ lay, kept, issues, children, onFile }: ChoosePhotoProps) {
+export function ChoosePhoto({ lay, issues, children, onFile }: ChoosePhotoProps) {
   const lengths = useLengths();
   const input = useRef<HTMLInputElement>(null);
   return (
@@ -60,7 +58,7 @@ export function ChoosePhoto({ lay, kept, issues, children, onFile }: ChoosePhoto
         </span>
       </div>
       <p className="text-sm text-soft">
-        Or paste a picture here. It is measured in this browser {kept}.
+        Or paste a picture here. It is measured in this browser and kept with the scrap.
       </p>
       <FileInput
         ref={input}

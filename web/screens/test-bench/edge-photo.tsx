@@ -98,7 +98,6 @@ function Looking({ draft, set, onDone }: EdgePhotoProps & { onDone(): void }) {
     return (
       <ChoosePhoto
         lay="Lay the scrap into the window of the card without pulling, paper to be seen beside its edge"
-        kept="and kept with the scrap"
         issues={stage.issues}
         onFile={(file) => void look(file)}
       />

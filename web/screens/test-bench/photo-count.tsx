@@ -20,12 +20,13 @@ import { edgeTroubles, withTroubles } from './edge-seen';
 import { countsOf, findsOf, sureOf, type Find } from './finds';
 import { FoundOnPhoto } from './found-on-photo';
 import { joinedFinds, takenFrom, type FindsByFace } from './joined-finds';
+import { photosWith } from './kept-photos';
 import type { ScrapDraft } from './scrap-draft';
 
 interface PhotoCountProps {
   readonly bench: MarginPart;
   readonly sewn: DialSettings;
-  readonly draft: Pick<ScrapDraft, 'faces' | 'photoId' | 'symptoms'>;
+  readonly draft: Pick<ScrapDraft, 'faces' | 'photoId' | 'otherFacePhotoId' | 'symptoms'>;
   set(patch: Partial<ScrapDraft>): void;
 }
 
@@ -77,7 +78,7 @@ function sideInWords(face: Face, finds: readonly Find[], words: MarginWords): st
 function Counting({
   bench,
   sewn,
-  draft: { faces = {}, photoId, symptoms },
+  draft: { faces = {}, symptoms, ...draft },
   set,
   onDone,
 }: PhotoCountProps & { onDone(): void }) {
@@ -134,8 +135,6 @@ function Counting({
     hidden && seen.wrong && seen.right
       ? joinedFinds({ wrong: seen.wrong, right: seen.right }, judgedBy, hidden.hiddenMm)
       : null;
-  // The photo that is kept is the one in which the depths have their places.
-  const keepsPhoto = face === 'wrong' || !faces.wrong || photoId === null;
   const take = async (
     { file, finds, photo, ticked }: Extract<Stage, { is: 'found' }>,
     andOther: boolean,
@@ -148,9 +147,8 @@ function Counting({
     });
     setKeeping(true);
     try {
-      if (keepsPhoto) {
-        set({ photoId: (await sendFile<Photo>('photos', file)).id });
-      }
+      const { id } = await sendFile<Photo>('photos', file);
+      set(photosWith(draft, faces, face, id));
       if (!andOther) return onDone();
       setFace(otherFace[face]);
       setStage(asking);
@@ -205,7 +203,6 @@ function Counting({
   return (
     <ChoosePhoto
       lay={`Lay the scrap into the window of the card, ${hidden ? '' : 'the side up that lay up to sew, '}the seam along it`}
-      kept={keepsPhoto ? 'and kept with the scrap' : 'only: the photo of the wrong side is kept'}
       issues={stage.issues}
       onFile={(file) => void measure(file)}
     >

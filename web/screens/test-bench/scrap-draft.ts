@@ -34,6 +34,8 @@ export interface ScrapDraft {
   readonly symptoms: readonly SymptomId[];
   readonly verdict: Verdict | null;
   readonly photoId: string | null;
+  /** Of a scrap that was photographed on both faces. */
+  readonly otherFacePhotoId?: string | null;
   /** Null for today. */
   readonly sewnOn: string | null;
   readonly note: string;
@@ -82,7 +84,7 @@ function isDraft(value: unknown): value is ScrapDraft {
     (draft.corners === null || typeof draft.corners?.n === 'number') &&
     typeof draft.more === 'object' &&
     draft.more !== null &&
-    [draft.photoId, draft.sewnOn].every(isWord) &&
+    [draft.photoId, draft.otherFacePhotoId ?? null, draft.sewnOn].every(isWord) &&
     (draft.depths === undefined || Array.isArray(draft.depths)) &&
     [draft.faces?.wrong, draft.faces?.right].every(
       (finds) => finds === undefined || Array.isArray(finds),

@@ -8,7 +8,7 @@ import { notify } from '../../ground/notices';
 import { useCreate } from '../../ground/records';
 import { Button } from '../../controls/button';
 import { MomentField } from '../../controls/moment-field';
-import { PhotoField } from '../../controls/photo-field';
+import { ScrapPhotosField } from '../../controls/scrap-photos-field';
 import { VerdictChoice } from '../../controls/verdict-choice';
 import { useLengths } from '../../ground/lengths-context';
 import { useToday } from '../../ground/use-today';
@@ -132,11 +132,7 @@ export function ScrapForm({ bench }: { bench: Bench }) {
           <b>Photo and day</b> <span className="text-sm text-soft">· none, today</span>
         </summary>
         <div className="grid gap-2 py-1">
-          <PhotoField
-            of={`scrap ${number}`}
-            photoId={draft.photoId}
-            onChange={(photoId) => setDraft({ photoId })}
-          />
+          <ScrapPhotosField of={`scrap ${number}`} photos={draft} onChange={setDraft} />
           <MomentField
             type="date"
             label="Sewn on"
