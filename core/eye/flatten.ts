@@ -11,27 +11,45 @@ export interface Field {
   readonly pxPerMm: number;
 }
 
-/** The mean of a row or a column over `2·reach + 1` places, its border going on beyond itself. */
-function means(
-  from: Float32Array,
-  [width, height]: readonly [number, number],
-  reach: number,
-  isAcross: boolean,
-): Float32Array {
+type Size = readonly [width: number, height: number];
+
+/** The mean along each row over `2·reach + 1` places, its border going on beyond itself. */
+function meansAlong(from: Float32Array, [width, height]: Size, reach: number): Float32Array {
   const to = new Float32Array(from.length);
-  const [lines, length] = isAcross ? [height, width] : [width, height];
-  const [lineStep, step] = isAcross ? [width, 1] : [1, width];
   const share = 1 / (2 * reach + 1);
-  for (let line = 0; line < lines; line++) {
-    const start = line * lineStep;
+  for (let row = 0; row < height; row++) {
+    const start = row * width;
     let sum = 0;
-    for (let k = -reach; k <= reach; k++) {
-      sum += from[start + min(length - 1, max(0, k)) * step]!;
+    for (let k = -reach; k <= reach; k++) sum += from[start + min(width - 1, max(0, k))]!;
+    for (let x = 0; x < width; x++) {
+      to[start + x] = sum * share;
+      sum += from[start + min(width - 1, x + reach + 1)]!;
+      sum -= from[start + max(0, x - reach)]!;
     }
-    for (let i = 0; i < length; i++) {
-      to[start + i * step] = sum * share;
-      sum += from[start + min(length - 1, i + reach + 1) * step]!;
-      sum -= from[start + max(0, i - reach) * step]!;
+  }
+  return to;
+}
+
+/**
+ * The same down each column. All columns go down together: one after the other each step would be a row's length
+ * away in memory from the last.
+ */
+function meansDown(from: Float32Array, [width, height]: Size, reach: number): Float32Array {
+  const to = new Float32Array(from.length);
+  const share = 1 / (2 * reach + 1);
+  const sums = new Float64Array(width);
+  for (let k = -reach; k <= reach; k++) {
+    const row = min(height - 1, max(0, k)) * width;
+    for (let x = 0; x < width; x++) sums[x]! += from[row + x]!;
+  }
+  for (let y = 0; y < height; y++) {
+    const here = y * width;
+    const next = min(height - 1, y + reach + 1) * width;
+    const last = max(0, y - reach) * width;
+    for (let x = 0; x < width; x++) {
+      const sum = sums[x]!;
+      to[here + x] = sum * share;
+      sums[x] = sum + from[next + x]! - from[last + x]!;
     }
   }
   return to;
@@ -51,7 +69,7 @@ export function meanAround({ width, height, values, pxPerMm }: Field, sideMm: nu
   const reach = round((sideMm * pxPerMm - 1) / 2);
   if (reach < 1) return { width, height, values, pxPerMm };
   const size = [width, height] as const;
-  const both = means(means(values, size, reach, true), size, reach, false);
+  const both = meansDown(meansAlong(values, size, reach), size, reach);
   return { width, height, values: both, pxPerMm };
 }
 
@@ -59,14 +77,14 @@ export function meanAround({ width, height, values, pxPerMm }: Field, sideMm: nu
 export function averagedAlong({ width, height, values, pxPerMm }: Field, lengthMm: number): Field {
   const reach = round((lengthMm * pxPerMm - 1) / 2);
   if (reach < 1) return { width, height, values, pxPerMm };
-  return { width, height, values: means(values, [width, height], reach, true), pxPerMm };
+  return { width, height, values: meansAlong(values, [width, height], reach), pxPerMm };
 }
 
 /** The mean over a length down the columns alone. */
 export function averagedDown({ width, height, values, pxPerMm }: Field, lengthMm: number): Field {
   const reach = round((lengthMm * pxPerMm - 1) / 2);
   if (reach < 1) return { width, height, values, pxPerMm };
-  return { width, height, values: means(values, [width, height], reach, false), pxPerMm };
+  return { width, height, values: meansDown(values, [width, height], reach), pxPerMm };
 }
 
 /** Light that falls unevenly changes slower than this across the cloth, mm. */

@@ -1,19 +1,60 @@
-import { valueAt, type Field } from './flatten';
+import type { Field } from './flatten';
 import type { FoundSeam } from './find-seam';
 import type { Seen, SeenHole } from './seen';
 
 /** A way from a seam’s own coordinates, mm, to what a field has there. */
 export type LookAt = (alongMm: number, acrossMm: number) => number;
 
-/** Looks at a field by the coordinates of a seam; beyond the window there is nothing. */
-export function lookAlong(field: Field, { angle, middleMm }: FoundSeam): LookAt {
-  const { pxPerMm } = field;
-  const [c, s] = [Math.cos(angle) * pxPerMm, Math.sin(angle) * pxPerMm];
-  // A pixel’s value is that of its middle.
-  const [x0, y0] = [middleMm[0] * pxPerMm, middleMm[1] * pxPerMm];
-  return (along, across) =>
-    valueAt(field, x0 + along * c - across * s, y0 + along * s + across * c);
+/** A field with the coordinates of a seam laid on it, for what looks at it millions of times. */
+export interface LaidField {
+  readonly values: Float32Array;
+  readonly width: number;
+  /** Between the pixels nothing is looked at from here on, px. */
+  readonly lastX: number;
+  readonly lastY: number;
+  /** A millimetre along, px. */
+  readonly c: number;
+  readonly s: number;
+  /** Where the coordinates begin, px. */
+  readonly x0: number;
+  readonly y0: number;
+  /** −1 turns what is dark to light. */
+  readonly sign: 1 | -1;
 }
+
+export function laidField(
+  { width, height, values, pxPerMm }: Field,
+  { angle, middleMm }: FoundSeam,
+  sign: 1 | -1 = 1,
+): LaidField {
+  return {
+    ...{ values, width, lastX: width - 1, lastY: height - 1, sign },
+    ...{ c: Math.cos(angle) * pxPerMm, s: Math.sin(angle) * pxPerMm },
+    // A pixel’s value is that of its middle.
+    ...{ x0: middleMm[0] * pxPerMm, y0: middleMm[1] * pxPerMm },
+  };
+}
+
+/** Looks at a field by the coordinates of a seam; beyond the window there is nothing. As `valueAt` has it. */
+export function lookOn({ values, width, lastX, lastY, c, s, x0, y0, sign }: LaidField): LookAt {
+  return (along, across) => {
+    const x = x0 + along * c - across * s;
+    const y = y0 + along * s + across * c;
+    if (x < 0 || y < 0 || x >= lastX || y >= lastY) return 0;
+    const left = x | 0;
+    const top = y | 0;
+    const fx = x - left;
+    const at = top * width + left;
+    const above = values[at]!;
+    const below = values[at + width]!;
+    const upper = above + (values[at + 1]! - above) * fx;
+    const lower = below + (values[at + width + 1]! - below) * fx;
+    return sign * (upper + (lower - upper) * (y - top));
+  };
+}
+
+/** The same of a field and a seam. */
+export const lookAlong = (field: Field, seam: FoundSeam): LookAt => lookOn(laidField(field, seam));
 
 /** Whether a place of a seam lies in a field; beyond it a look sees nothing, which is no step from something. */
 export function isSeenAlong(

@@ -1,12 +1,19 @@
 import { spreadOf, type Field } from './flatten';
 import type { FoundSeam } from './find-seam';
 import { middleOf } from './middle';
-import { lookAlong, placedHoles, type LookAt, type PlacedHole } from './on-seam';
+import {
+  laidField,
+  lookOn,
+  placedHoles,
+  type LaidField,
+  type LookAt,
+  type PlacedHole,
+} from './on-seam';
 import { isLine, swingsAtRawEdge, type Seen } from './seen';
 import { sunkMm } from './waves';
 
 // Asked for at every place along a thread.
-const { abs, exp, hypot, max, min, round, sqrt } = Math;
+const { abs, exp, hypot, max, round, sqrt } = Math;
 
 /** A hole as the picture has it. */
 export interface TracedHole extends PlacedHole {
@@ -52,25 +59,45 @@ interface Contrast {
   readonly atHole: number;
 }
 
-/** How much likelier a line is thread than cloth, in log. */
+/**
+ * How much likelier a line is thread than cloth, in log. What `lookOn` does is written out: of a photo millions
+ * of places are looked at here, and a call for each takes as long again.
+ */
 function logOddsOf(
-  look: LookAt,
+  { values, width, lastX, lastY, c, s, x0, y0, sign }: LaidField,
   { thread, spread, atHole }: Contrast,
-  from: readonly [number, number],
-  to: readonly [number, number],
+  [s0, t0]: readonly [number, number],
+  [s1, t1]: readonly [number, number],
 ): number {
-  const [s0, t0] = from;
-  const ds = to[0] - s0;
-  const dt = to[1] - t0;
+  const ds = s1 - s0;
+  const dt = t1 - t0;
   const length = sqrt(ds * ds + dt * dt);
   const count = max(1, round(length / stepMm));
+  const [xs, ys] = [x0 + s0 * c - t0 * s, y0 + s0 * s + t0 * c];
+  const [dx, dy] = [ds * c - dt * s, ds * s + dt * c];
+  const rising = length / sunkMm;
+  const inSpreads = 1 / (spread * spread);
   let sum = 0;
   for (let i = 0; i < count; i++) {
     const share = (i + 0.5) / count;
-    const value = look(s0 + ds * share, t0 + dt * share);
-    const there = thread * min(1, atHole + (min(share, 1 - share) * length) / sunkMm);
-    const log = ((value - there / 2) * there) / (spread * spread);
-    sum += max(-loudest, min(loudest, log));
+    const x = xs + dx * share;
+    const y = ys + dy * share;
+    let value = 0;
+    if (x >= 0 && y >= 0 && x < lastX && y < lastY) {
+      const left = x | 0;
+      const top = y | 0;
+      const fx = x - left;
+      const at = top * width + left;
+      const above = values[at]!;
+      const below = values[at + width]!;
+      const upper = above + (values[at + 1]! - above) * fx;
+      const lower = below + (values[at + width + 1]! - below) * fx;
+      value = sign * (upper + (lower - upper) * (y - top));
+    }
+    const shown = atHole + (share < 0.5 ? share : 1 - share) * rising;
+    const there = shown < 1 ? thread * shown : thread;
+    const log = (value - there / 2) * there * inSpreads;
+    sum += log > loudest ? loudest : log < -loudest ? -loudest : log;
   }
   return sum / alike;
 }
@@ -107,7 +134,7 @@ interface Moving {
 
 /** Moves one hole to where its thread is likeliest, and sees how surely it lies there. */
 function settle(
-  look: LookAt,
+  laid: LaidField,
   contrast: Contrast,
   [before, at, after]: readonly [Moving | undefined, Moving, Moving | undefined],
   reach: { readonly alongMm: number; readonly acrossMm: number; readonly stepsMm: number },
@@ -124,8 +151,8 @@ function settle(
   };
   const likely = (along: number, across: number) => {
     let log = 0;
-    if (before) log += logOddsOf(look, contrast, [before.along, before.across], [along, across]);
-    if (after) log += logOddsOf(look, contrast, [along, across], [after.along, after.across]);
+    if (before) log += logOddsOf(laid, contrast, [before.along, before.across], [along, across]);
+    if (after) log += logOddsOf(laid, contrast, [along, across], [after.along, after.across]);
     return log;
   };
   const alongSteps = Math.round(reach.alongMm / reach.stepsMm);
@@ -165,9 +192,8 @@ function settle(
  * @param field what stands out of the window, 8 px a mm or more
  */
 export function traced(field: Field, seen: Seen, seam: FoundSeam): TracedHole[] {
-  const sign = seam.lighter ? 1 : -1;
-  const plain = lookAlong(field, seam);
-  const look: LookAt = (along, across) => sign * plain(along, across);
+  const laid = laidField(field, seam, seam.lighter ? 1 : -1);
+  const look = lookOn(laid);
   const placed = placedHoles(seen, seam, field.width / field.pxPerMm);
   const needles = [...new Set(placed.map(({ hole }) => hole.needle))];
   const lines = needles.map((needle) => placed.filter(({ hole }) => hole.needle === needle));
@@ -197,7 +223,7 @@ export function traced(field: Field, seen: Seen, seam: FoundSeam): TracedHole[] 
     for (const line of moving) {
       line.forEach((at, i) => {
         const wander = { alongMm: max(0.05, alongMm), meanAcross, isStraight: !swings };
-        settle(look, contrast, [line[i - 1], at, line[i + 1]], reach, wander);
+        settle(laid, contrast, [line[i - 1], at, line[i + 1]], reach, wander);
       });
     }
     contrast = contrastOf(
@@ -224,7 +250,7 @@ export function traced(field: Field, seen: Seen, seam: FoundSeam): TracedHole[] 
         lineLogOdds:
           before === undefined
             ? null
-            : logOddsOf(look, contrast, [before.along, before.across], [along, across]),
+            : logOddsOf(laid, contrast, [before.along, before.across], [along, across]),
       };
     }),
   );
@@ -242,9 +268,8 @@ export function endsSettled(
   seam: FoundSeam,
   sewn: readonly TracedHole[],
 ): TracedHole[] {
-  const sign = seam.lighter ? 1 : -1;
-  const plain = lookAlong(field, seam);
-  const look: LookAt = (along, across) => sign * plain(along, across);
+  const laid = laidField(field, seam, seam.lighter ? 1 : -1);
+  const look = lookOn(laid);
   const alongMm = (alongWander * seam.repeatMm) / seen.stitches;
   const wander = {
     ...{ alongMm, isStraight: false },
@@ -268,7 +293,7 @@ export function endsSettled(
       { alongMm: 2 * alongMm, acrossMm: 1.5, stepsMm: 0.1 },
       { alongMm: alongMm / 2, acrossMm: 0.25, stepsMm: 0.04 },
     ]) {
-      settle(look, contrast, [before && moving(before), at, after && moving(after)], reach, wander);
+      settle(laid, contrast, [before && moving(before), at, after && moving(after)], reach, wander);
     }
     return {
       ...one,
@@ -301,9 +326,7 @@ function besideLine(
  * the shadow of a fold does not.
  */
 export function plainness(field: Field, seam: FoundSeam, thread: readonly TracedHole[]): number {
-  const sign = seam.lighter ? 1 : -1;
-  const bare = lookAlong(field, seam);
-  const look: LookAt = (along, across) => sign * bare(along, across);
+  const look = lookOn(laidField(field, seam, seam.lighter ? 1 : -1));
   const needles = [...new Set(thread.map(({ hole }) => hole.needle))];
   let [sum, unlike, count] = [0, 0, 0];
   for (const needle of needles) {
