@@ -26,7 +26,7 @@ export async function capeScrapPhoto(
   const margin = marginOfPlan(finish, 'flat');
   const set = setUpOf(finish, plan);
   const [fold] = margin.references(plan, dials);
-  const swatch = sewSwatch(set, dials, fold, 95, 12);
+  const swatch = sewSwatch(set, dials, fold, 95, 13);
   const flat = drawnScrap(
     swatch,
     face === 'right' ? shownThreadMm(margin, set, plan, dials, swatch) : null,

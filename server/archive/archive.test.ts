@@ -238,7 +238,7 @@ describe('a project alone', () => {
       .expect(200);
     const archive = await out('projects/project-lantern-parade/archive');
     const other = await startServer();
-    for (const table of ['projects', 'cloths', 'feet', 'machines']) {
+    for (const table of ['attempts', 'projects', 'cloths', 'feet', 'machines']) {
       for (const { id, version } of await get<{ id: string; version: number }[]>(table, other)) {
         await other.http.delete(`/api/${table}/${id}?version=${version}`).expect(204);
       }

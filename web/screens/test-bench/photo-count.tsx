@@ -26,7 +26,7 @@ import type { ScrapDraft } from './scrap-draft';
 interface PhotoCountProps {
   readonly bench: MarginPart;
   readonly sewn: DialSettings;
-  readonly draft: Pick<ScrapDraft, 'faces' | 'photoId' | 'otherFacePhotoId' | 'symptoms'>;
+  readonly draft: Pick<ScrapDraft, 'faces' | 'photoId' | 'symptoms'>;
   set(patch: Partial<ScrapDraft>): void;
 }
 
@@ -78,7 +78,7 @@ function sideInWords(face: Face, finds: readonly Find[], words: MarginWords): st
 function Counting({
   bench,
   sewn,
-  draft: { faces = {}, symptoms, ...draft },
+  draft: { faces = {}, photoId, symptoms },
   set,
   onDone,
 }: PhotoCountProps & { onDone(): void }) {
@@ -148,7 +148,7 @@ function Counting({
     setKeeping(true);
     try {
       const { id } = await sendFile<Photo>('photos', file);
-      set(photosWith(draft, faces, face, id));
+      set(photosWith(photoId, faces, face, id));
       if (!andOther) return onDone();
       setFace(otherFace[face]);
       setStage(asking);
