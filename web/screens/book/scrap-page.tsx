@@ -117,8 +117,9 @@ function Page({ entry, edgeId }: { entry: AttemptRecord; edgeId: string | null }
           of={`scrap ${entry.number}`}
           photos={entry}
           onChange={(patch) => changeScrap(entry.id, patch)}
-        />
-        <FindsOnPhoto entry={entry} />
+        >
+          <FindsOnPhoto entry={entry} />
+        </ScrapPhotosField>
       </div>
       <div className="grow" />
       <div className="sticky -bottom-4 -mx-5 grid gap-2 border-t border-line bg-slip px-5 py-3">
