@@ -31,9 +31,9 @@ export interface TracedHole extends PlacedHole {
  * So much of a swing’s thread is still seen where it goes down into the cloth; what is seen of it
  * would else end before its hole, by 0.03 mm in the mean.
  */
-const swingAtHole = 0.55;
+const swingAtHole = 0.5;
 /** Over an edge its two lines meet in a point, and each stands out less for the other beside it. */
-const overEdgeAtHole = 0.35;
+const overEdgeAtHole = 0.25;
 const atHoleOf = (seen: Seen): number => {
   if (isLine(seen)) return 1;
   return swingsAtRawEdge(seen) ? overEdgeAtHole : swingAtHole;
@@ -132,12 +132,21 @@ interface Moving {
   logOdds: number;
 }
 
+/** How far around a hole is looked, and how closely. */
+interface Reach {
+  readonly alongMm: number;
+  readonly acrossMm: number;
+  readonly stepsMm: number;
+  /** It is not looked for more closely after that. */
+  readonly isLast?: boolean;
+}
+
 /** Moves one hole to where its thread is likeliest, and sees how surely it lies there. */
 function settle(
   laid: LaidField,
   contrast: Contrast,
   [before, at, after]: readonly [Moving | undefined, Moving, Moving | undefined],
-  reach: { readonly alongMm: number; readonly acrossMm: number; readonly stepsMm: number },
+  reach: Reach,
   wander: { readonly alongMm: number; readonly meanAcross: number; readonly isStraight: boolean },
 ): void {
   const { placed } = at;
@@ -181,6 +190,8 @@ function settle(
     square += share * across * across;
   }
   const mean = sum / weight;
+  // Of all places where it may lie the mean is off by less than the likeliest, which lies on one of the steps.
+  if (reach.isLast) at.across = mean;
   at.spread = sqrt(max(square / weight - mean * mean, (reach.stepsMm / 4) ** 2));
 }
 
@@ -202,11 +213,11 @@ export function traced(field: Field, seen: Seen, seam: FoundSeam): TracedHole[] 
   const swings = !isLine(seen);
   // A straight line shows no hole; only how far across it lies.
   const alongMm = swings ? alongWander * pitchMm : 0;
-  const rounds = [
+  const rounds: readonly Reach[] = [
     // A line was looked for by itself; farther off is the fold beside it.
     { alongMm: 2 * alongMm, acrossMm: swings ? 1.5 : 0.6, stepsMm: 0.15 },
     { alongMm: alongMm, acrossMm: 0.45, stepsMm: 0.09 },
-    { alongMm: alongMm / 2, acrossMm: 0.25, stepsMm: 0.04 },
+    { alongMm: alongMm / 2, acrossMm: 0.25, stepsMm: 0.04, isLast: swings },
   ];
   const moving = lines.map((line) =>
     line.map((one): Moving => ({
@@ -221,9 +232,11 @@ export function traced(field: Field, seen: Seen, seam: FoundSeam): TracedHole[] 
     const offs = moving.flat().map(({ across, placed: { acrossMm } }) => across - acrossMm);
     const meanAcross = round === 0 ? 0 : middleOf(offs);
     for (const line of moving) {
+      // At last each by where the others lay before: the same whichever way the scrap lies.
+      const others = reach.isLast ? line.map((one) => ({ ...one })) : line;
       line.forEach((at, i) => {
         const wander = { alongMm: max(0.05, alongMm), meanAcross, isStraight: !swings };
-        settle(laid, contrast, [line[i - 1], at, line[i + 1]], reach, wander);
+        settle(laid, contrast, [others[i - 1], at, others[i + 1]], reach, wander);
       });
     }
     contrast = contrastOf(
@@ -291,7 +304,7 @@ export function endsSettled(
     const [before, after] = [-1, 1].map((by) => sewn[sewn.indexOf(one) + by]);
     for (const reach of [
       { alongMm: 2 * alongMm, acrossMm: 1.5, stepsMm: 0.1 },
-      { alongMm: alongMm / 2, acrossMm: 0.25, stepsMm: 0.04 },
+      { alongMm: alongMm / 2, acrossMm: 0.25, stepsMm: 0.04, isLast: true },
     ]) {
       settle(laid, contrast, [before && moving(before), at, after && moving(after)], reach, wander);
     }
