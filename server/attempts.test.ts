@@ -41,6 +41,8 @@ describe('what an attempt holds', () => {
     expect(changed.body).toMatchObject({ verdict: 'keep', symptoms: [], note: 'Held.' });
     await server.http.post('/api/undo').expect(200);
     expect(await get<AttemptRecord>(`attempts/${body.id}`)).toMatchObject(whole);
+    // Of a scrap that was only looked at any photo says something, that of its other face as well.
+    await record({ counts: [], otherFacePhotoId: photo.body.id }).expect(201);
   });
 
   test.each<[string, object, string, RegExp]>([

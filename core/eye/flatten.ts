@@ -31,7 +31,7 @@ function meansAlong(from: Float32Array, [width, height]: Size, reach: number): F
 }
 
 /**
- * The same down each column. All columns go down together: one after the other each step would be a row's length
+ * The same down each column. All columns go down together: one after the other each step would be a row’s length
  * away in memory from the last.
  */
 function meansDown(from: Float32Array, [width, height]: Size, reach: number): Float32Array {

@@ -125,9 +125,8 @@ async function followRenamed(connection: Connection, renamed: ReadonlyMap<string
     const known = (await columnsOf(connection, table)).map(({ name }) => name);
     for (const field of photoFields.filter((one) => known.includes(one))) {
       for (const [from, to] of renamed) {
-        await connection.run(`UPDATE "${table}" SET "${field}" = ? WHERE "${field}" = ?`, [
-          ...[to, from],
-        ]);
+        const sql = `UPDATE "${table}" SET "${field}" = ? WHERE "${field}" = ?`;
+        await connection.run(sql, [to, from]);
       }
     }
   }

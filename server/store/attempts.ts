@@ -92,15 +92,15 @@ async function planOfAttempt(change: Change, planId: string): Promise<RowOf<'pla
 }
 
 /** @throws Impossible for an attempt that says nothing at all */
-export function refuseEmpty({
-  counts,
-  symptoms,
-  verdict,
-  photoId,
-  note,
-  measured,
-}: Pick<AttemptDraft, 'counts' | 'symptoms' | 'verdict' | 'photoId' | 'note' | 'measured'>): void {
-  if (counts.length + symptoms.length > 0 || verdict || photoId || note.trim() || measured) return;
+export function refuseEmpty(
+  scrap: Pick<
+    AttemptDraft,
+    'counts' | 'symptoms' | 'verdict' | (typeof photoFields)[number] | 'note' | 'measured'
+  >,
+): void {
+  const { counts, symptoms, verdict, note, measured } = scrap;
+  if (counts.length + symptoms.length > 0 || verdict || note.trim() || measured) return;
+  if (photoFields.some((field) => scrap[field])) return;
   const message = 'Count at least one kind of stitch, or say what you saw.';
   throw new Impossible([{ path: 'counts', message }]);
 }

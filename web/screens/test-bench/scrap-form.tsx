@@ -45,11 +45,12 @@ export function ScrapForm({ bench }: { bench: Bench }) {
   const symptoms = possibleSymptoms(bench, draft);
   const looped = isLooped(plan);
   const cornered = hasBoundCorners(bench);
+  const hasPhoto = Boolean(draft.photoId ?? draft.otherFacePhotoId);
   const sawSomething =
     (looped && measuredOf(draft) !== null) ||
     symptoms.length > 0 ||
     draft.verdict !== null ||
-    draft.photoId !== null ||
+    hasPhoto ||
     draft.note !== '';
   const trouble = margin && counted ? troubleOf(draft, margin.words, other) : null;
   // One may look and not count: then the number sewn is left empty.
@@ -126,7 +127,7 @@ export function ScrapForm({ bench }: { bench: Bench }) {
       </label>
       <details
         className="border-b border-line py-1.5"
-        open={draft.photoId !== null || draft.sewnOn !== null || at('sewnOn') !== undefined}
+        open={hasPhoto || draft.sewnOn !== null || at('sewnOn') !== undefined}
       >
         <summary className="min-h-8 cursor-pointer">
           <b>Photo and day</b> <span className="text-sm text-soft">· none, today</span>
