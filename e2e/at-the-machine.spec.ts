@@ -134,12 +134,14 @@ test('what one device ticks the other shows, and both ticks stand', async ({
 });
 
 test('a garment at the machine: in its order, from edge to edge', async ({ page, app }) => {
+  // A whole wardrobe is put in order, twice: two seconds each with nothing beside it, ten with two other browsers.
+  test.setTimeout(150_000);
   await page.goto(`${app.address}/at/garment/project-lantern-parade`);
-  await expect(page.getByText(/^1 of \d+/)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText(/^1 of \d+/)).toBeVisible({ timeout: 60_000 });
   await page.keyboard.press('ArrowRight');
   await expect(page.getByText(/^2 of \d+/)).toBeVisible();
   await page.reload();
-  await expect(page.getByText(/^2 of \d+/)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText(/^2 of \d+/)).toBeVisible({ timeout: 60_000 });
 });
 
 test('a garment is walked from cutting out to the end: all that is done is kept, the laptop follows', async ({

@@ -3,11 +3,12 @@
 import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
 import { installFromDebian, installPackages, root, run } from './prepare.mjs';
 
 let passed = 0;
-let failed = 0;
+/** What failed, by name: told once more at the end, where nobody has to look for it. */
+const failed = [];
 
 /** Counts one check; a thrown error fails it. */
 function check(name, work) {
@@ -19,7 +20,7 @@ function check(name, work) {
     console.error(error.message);
   }
   if (ok) passed++;
-  else failed++;
+  else failed.push(name);
   console.log(ok ? `${name}: passed` : `${name}: failed`);
   return ok;
 }
@@ -90,17 +91,28 @@ function findChromium() {
   return candidates.find((path) => existsSync(path));
 }
 
-/** Counts the tests of a runner by its own report; without a report the run itself failed. */
+/**
+ * Counts the tests of a runner by its own report; without a report the run itself failed.
+ *
+ * @param read of the report how many passed, and the names of those that failed
+ */
 function countReport(name, file, read) {
   if (!existsSync(file)) {
-    failed++;
-    console.log(`${name}: no report was written`);
+    failed.push(`${name}: no report was written`);
     return;
   }
   const [good, bad] = read(JSON.parse(readFileSync(file, 'utf8')));
   passed += good;
-  failed += bad;
-  if (good + bad === 0) failed++;
+  failed.push(...bad);
+  if (good + bad.length === 0) failed.push(`${name}: none was run`);
+}
+
+/** A file whose tests failed, or that could not be run at all. */
+function failedOf({ name, assertionResults, status }) {
+  const titles = assertionResults.filter((it) => it.status === 'failed').map((it) => it.fullName);
+  const file = relative(root, name);
+  if (titles.length > 0) return titles.map((title) => `${file} › ${title}`);
+  return status === 'failed' ? [`${file} could not be run`] : [];
 }
 
 function unitTests() {
@@ -112,7 +124,7 @@ function unitTests() {
   ]);
   countReport('unit tests', report, (found) => [
     found.numPassedTests,
-    found.numFailedTests + found.numRuntimeErrorTestSuites,
+    found.testResults.flatMap(failedOf),
   ]);
 }
 
@@ -147,9 +159,8 @@ function runBrowserTests(...args) {
   run(bin('playwright'), ['test', ...args], { env: { ...process.env, CHROMIUM: findChromium() } });
   if (!existsSync(report)) return null;
   const found = JSON.parse(readFileSync(report, 'utf8'));
-  const { stats, errors } = found;
-  const bad = stats.unexpected + stats.flaky + errors.length;
-  return { good: stats.expected, bad, names: found.suites.flatMap(failedIn) };
+  const outside = found.errors.map(({ message }) => `browser tests: ${message}`);
+  return { good: found.stats.expected, names: [...found.suites.flatMap(failedIn), ...outside] };
 }
 
 /**
@@ -159,24 +170,23 @@ function runBrowserTests(...args) {
  */
 function browserTests() {
   const first = runBrowserTests();
-  if (!first || first.good + first.bad === 0) {
-    failed++;
-    console.log('browser tests: no report was written');
+  if (!first || first.good + first.names.length === 0) {
+    failed.push('browser tests: no report was written');
     return;
   }
   passed += first.good;
-  if (first.bad === 0) {
+  if (first.names.length === 0) {
     rmSync(flakyFile, { force: true });
     return;
   }
-  console.log(`\n— ${first.bad} browser tests once more, alone`);
+  console.log(`\n— ${first.names.length} browser tests once more, alone`);
   const second = runBrowserTests('--last-failed', '--workers=1');
   const names = second ? first.names.filter((name) => !second.names.includes(name)) : [];
   const again = names.filter((name) => flakyBefore().includes(name));
   writeFileSync(flakyFile, JSON.stringify(names, null, 2));
-  const excused = names.length === 1 && again.length === 0 ? 1 : 0;
-  failed += first.bad - excused;
-  passed += excused;
+  const isExcused = names.length === 1 && again.length === 0;
+  if (isExcused) passed++;
+  failed.push(...first.names.filter((name) => !(isExcused && names.includes(name))));
   for (const name of names) console.log(`Passed only alone: ${name}`);
   if (names.length > 1) console.log('More than one passed only alone; none of them is excused.');
   for (const name of again) console.log(`So did it the time before, which is no chance: ${name}`);
@@ -201,14 +211,11 @@ try {
     hostileTests();
     console.log('\n— browser tests');
     if (findChromium()) browserTests();
-    else {
-      failed++;
-      console.log('There is no Chromium and it could not be installed; set CHROMIUM to its path.');
-    }
+    else
+      failed.push('There is no Chromium and it could not be installed; set CHROMIUM to its path.');
   }
 } catch (error) {
-  failed++;
-  console.error(error.message);
+  failed.push(error.message);
 }
 
 /** sqlite3 compiles itself; the other two only look for what their packages ship. */
@@ -223,5 +230,6 @@ function onlyKnownInstallScripts() {
   return others.length === 0;
 }
 
-console.log(`\n${passed} passed, ${failed} failed`);
-process.exitCode = failed > 0 ? 1 : 0;
+if (failed.length > 0) console.log(`\nFailed:\n${failed.map((name) => `- ${name}`).join('\n')}`);
+console.log(`\n${passed} passed, ${failed.length} failed`);
+process.exitCode = failed.length > 0 ? 1 : 0;

@@ -2,6 +2,7 @@ import { evenDraws } from '../swatch/draw';
 import type { Field } from './flatten';
 import type { FoundSeam } from './find-seam';
 import type { OnSeam, Seen, SeenHole } from './seen';
+import type { TracedHole } from './trace';
 
 const { cos, floor, hypot, max, min, round, sin } = Math;
 
@@ -71,6 +72,39 @@ export function drawThread(
     }
   }
 }
+
+/** The field as a lens has it that is out of focus: every pixel the mean of all around it, weighed by a normal. */
+export function softened(field: Field, blurMm: number): Field {
+  const { width, height, pxPerMm, values } = field;
+  const spread = blurMm * pxPerMm;
+  const reach = Math.ceil(3 * spread);
+  const bell = Array.from({ length: 2 * reach + 1 }, (_, i) =>
+    Math.exp(-(((i - reach) / spread) ** 2) / 2),
+  );
+  const whole = bell.reduce((sum, share) => sum + share, 0);
+  const pass = (from: Float32Array, isAlong: boolean) =>
+    from.map((_, at) => {
+      const [x, y] = [at % width, floor(at / width)];
+      let sum = 0;
+      for (let k = -reach; k <= reach; k++) {
+        const [there, row] = isAlong ? [x + k, y] : [x, y + k];
+        const [column, line] = [min(width - 1, max(0, there)), min(height - 1, max(0, row))];
+        sum += bell[k + reach]! * from[line * width + column]!;
+      }
+      return sum / whole;
+    });
+  return { ...field, values: pass(pass(values, true), false) };
+}
+
+/** A thread that was followed from place to place. */
+export const threadOf = (seen: Seen, places: readonly OnSeam[]): TracedHole[] =>
+  places.map(([alongMm, acrossMm], i) => ({
+    hole: seen.holes.reduce((best, one) =>
+      Math.abs(one.acrossMm - acrossMm) < Math.abs(best.acrossMm - acrossMm) ? one : best,
+    ),
+    ...{ repeat: i >> 1, alongMm, acrossMm },
+    ...{ logOdds: 9, lineLogOdds: i > 0 ? 9 : null, linePlain: 1, acrossSpreadMm: 0.03 },
+  }));
 
 const hole = (alongMm: number, acrossMm: number, counted: boolean): SeenHole => ({
   ...{ alongMm, acrossMm, counted, needle: 0 },

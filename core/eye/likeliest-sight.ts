@@ -1,7 +1,7 @@
 import type { Field } from './flatten';
 import type { FoundSeam } from './find-seam';
 import { referenceLine, threadMm, type ReferenceLine } from './reference-line';
-import { isLine, isMeasurable, swingsAtRawEdge, type Seen } from './seen';
+import { isLine, isMeasurable, type Seen } from './seen';
 import { sewnPart } from './sewn-part';
 import { spacedByDips } from './stitch-length';
 import { isClearOf, laidAlong, mirrored } from './straight-line';
@@ -65,7 +65,7 @@ export function likeliestSight(
   const straight = isLine(seen);
   const sewn = (one: FoundSeam) => {
     const thread = sewnPart(traced(standing, seen, one));
-    return swingsAtRawEdge(seen) ? endsSettled(standing, seen, one, thread) : thread;
+    return straight ? thread : endsSettled(standing, seen, one, thread);
   };
   const followed = (one: FoundSeam): Sight => ({
     seam: one,

@@ -3,6 +3,7 @@ import type { Penetration } from '../stitch/stitch';
 import type { Judged } from './expected';
 import type { Field } from './flatten';
 import type { FoundSeam } from './find-seam';
+import { fittedSight } from './fitted-sight';
 import { atMostOneWrong, faultOf, sureOf } from './how-sure';
 import { likeliestSight, likelyThread, type SoughtThread } from './likeliest-sight';
 import { meanAndSpread } from './mean-and-spread';
@@ -11,7 +12,7 @@ import { middleOf } from './middle';
 import { inWindow } from './on-seam';
 import type { ReferenceLine } from './reference-line';
 import { refuse } from './refused';
-import { isLine, type Seen } from './seen';
+import { hasBites, isLine, swingsAtRawEdge, type Seen } from './seen';
 import type { TracedHole } from './trace';
 
 /** A seam has at least so many holes, each much likelier thread than cloth, in log. */
@@ -20,11 +21,17 @@ const leastLogOdds = 3;
 /** A thread stands out on both sides by 6 spreads of the cloth or more; a shadow by 3. */
 const leastPlainness = 4;
 /**
- * What rectifying, a fold that is not quite straight, and thread’s own width leave open, mm: of a bite,
- * of a swing whose thread is hardly seen in the shadow of its edge or whose line may be a print’s, and of a
+ * What rectifying, a fold that is not quite straight, and thread’s own width leave open, mm: of a bite; of a swing
+ * beside its edge; of one over it, whose thread is hardly seen in the shadow or whose edge may be a print’s; and of a
  * line, whose whole length one shadow may shift.
  */
-const leftOpenMm = { bite: 0.035, swing: 0.1, line: 0.065 } as const;
+const leftOpenMm = { bite: 0.012, beside: 0.02, over: 0.1, line: 0.065 } as const;
+
+function leftOpenOf(seen: Seen): number {
+  if (isLine(seen)) return leftOpenMm.line;
+  if (hasBites(seen)) return leftOpenMm.bite;
+  return swingsAtRawEdge(seen) ? leftOpenMm.over : leftOpenMm.beside;
+}
 
 const kindOf = (role: Penetration['role'], straight: boolean): MeasuredStitch['kind'] =>
   straight ? 'line' : role;
@@ -42,37 +49,47 @@ interface ExpectedThread extends SoughtThread {
   readonly judged: Judged;
 }
 
+/** A window as it is looked at. */
+export interface Pictures {
+  /** How light it is. */
+  readonly tones: Field;
+  /** What stands out of it. */
+  readonly standing: Field;
+  /** The same without its light, where holes are to be fitted to it. */
+  readonly even: Field | null;
+}
+
 /**
  * Measures a thread that is seen from hole to hole: of several ways a seam may lie the plainest is
  * followed, and what it was led along looked for beside it.
  *
- * @param tones how light the window is
- * @param standing what stands out of it
  * @param seams where it may lie, the likeliest first
  * @param findAlong looks for the seam once more, in a direction
  * @throws Impossible where no thread is plain enough
  */
 export function measureThread(
   { judged, ...sought }: ExpectedThread,
-  tones: Field,
-  standing: Field,
+  pictures: Pictures,
   seams: readonly FoundSeam[],
   findAlong: (angle: number) => readonly FoundSeam[],
 ): MeasuredScrap {
+  const { tones, standing } = pictures;
   const { pxPerMm } = tones;
   const { seen } = sought;
   const straight = isLine(seen);
-  const sight = likeliestSight(sought, tones, standing, seams, findAlong);
-  if (!sight) return refuse('no-stitch');
-  const { seam, thread, line } = sight;
+  const followed = likeliestSight(sought, tones, standing, seams, findAlong);
+  if (!followed) return refuse('no-stitch');
   // A hole or two that might be thread are weave.
   const isPlain =
-    sight.plain >= leastPlainness && likelyThread(thread) >= leastLogOdds * thread.length;
-  if (thread.length < leastHoles || !isPlain) {
+    followed.plain >= leastPlainness &&
+    likelyThread(followed.thread) >= leastLogOdds * followed.thread.length;
+  if (followed.thread.length < leastHoles || !isPlain) {
     refuse('no-stitch');
   }
-  const bites = seen.holes.some(({ role }) => role === 'bite');
-  const open = leftOpenMm[bites ? 'bite' : straight ? 'line' : 'swing'];
+  const { seam, thread, line, plain } = pictures.even
+    ? fittedSight(pictures.even, seen, followed)
+    : followed;
+  const open = leftOpenOf(seen);
   const stitches = thread.map((one): MeasuredStitch => {
     const { hole, alongMm, acrossMm, acrossSpreadMm, logOdds } = one;
     const there = 1 / (1 + Math.exp(-logOdds));
@@ -112,7 +129,7 @@ export function measureThread(
     widthMm: straight ? null : Math.abs(offs(1) - offs(-1)),
     reference: line && referenceEnds(line, seam, thread, pxPerMm),
     edge: null,
-    plain: sight.plain / leastPlainness,
+    plain: plain / leastPlainness,
     sure: line ? atMostOneWrong(counted.map(({ sure }) => sure)) : 0,
   };
 }

@@ -67,8 +67,7 @@ export function measureScrap(
   if (!seams.some(({ score }) => score >= leastScore)) refuse('no-stitch');
   const measured = measureThread(
     { ...expected, seen, beside: others.map((needle) => ofNeedle(expected.seen, needle)) },
-    coarser(toned(window), times),
-    fine,
+    { tones: coarser(toned(window), times), standing: fine, even: coarser(flat, times) },
     seams,
     (along) => find({ along }) ?? [],
   );

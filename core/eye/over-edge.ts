@@ -88,8 +88,7 @@ export function measureOverEdge(
   const findAlong = seamsIn(standing, edge, seam.lighter);
   const measured = measureThread(
     { ...expected, beside: [] },
-    tones,
-    standing,
+    { tones, standing, even: null },
     findAlong(0),
     findAlong,
   );

@@ -32,6 +32,10 @@ export interface Seen {
 export const isLine = ({ holes }: Pick<Seen, 'holes'>): boolean =>
   holes.every(({ acrossMm }) => acrossMm === holes[0]!.acrossMm);
 
+/** Whether every so often a stitch reaches out of its line. */
+export const hasBites = ({ holes }: Pick<Seen, 'holes'>): boolean =>
+  holes.some(({ role }) => role === 'bite');
+
 /** Whether a single thread swings to and fro where the cloth ends. */
 export const swingsAtRawEdge = ({
   holes,
@@ -55,7 +59,7 @@ export const isMeasurable = (seen: Omit<Seen, 'stitches' | 'repeatMm'>) => {
   const { kind, holes, reference } = seen;
   if (kind === 'pricks') return true;
   if (reference === null) return false;
-  if (holes.some(({ role }) => role === 'bite')) return true;
+  if (hasBites(seen)) return true;
   if (swingsAtRawEdge(seen)) return true;
   const isClear = holes.every(({ acrossMm }) => Math.abs(acrossMm) >= clearOfEdgeMm);
   const lines = needlesOf(seen).map((needle) => ofNeedle(seen, needle));

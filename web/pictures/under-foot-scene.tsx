@@ -15,7 +15,7 @@ import { upright } from './axis';
 import { AttachmentShape } from './attachment-shape';
 import { FootShape } from './foot-shape';
 import { Label } from './label';
-import { RimmedPath } from './rimmed-path';
+import { Rim, RimmedPath } from './rimmed-path';
 import { threadPath } from './thread-path';
 
 /** What the view under the foot is drawn from. */
@@ -116,6 +116,25 @@ export function Scene({
     half: lens ? 16 : 9,
   }));
 
+  const canRide = allowed !== null && allowed[1] > allowed[0];
+  const rideEnds = canRide
+    ? rides.map(({ from, to, y, half }) => upright([from, to], y - half, y + half)).join(' ')
+    : '';
+  const referenceLine = upright([px(view, reference)], edgeTop, bottom);
+  const threadOf = (part: Hole[]) =>
+    threadPath(
+      part,
+      (mm) => px(view, mm),
+      (mm) => py(view, mm),
+    );
+  const sewnThread = threadOf(sewn);
+  const widths = { rideEnds: lens ? 3 : 2, reference: 2.5, thread: lens ? 2.5 : 1.6 };
+  const seen = holes.filter(inSight);
+  const ringPx = Math.max(2.5, radius);
+  const ringFill = lens ? 0.3 : 0.6;
+  const ringsOf = (some: readonly Hole[], r: number) =>
+    some.map(({ xMm, yMm }) => circle(px(view, xMm), py(view, yMm), r)).join('');
+
   return (
     <g clipPath={`url(#${id}-${lens ? 'lens' : 'bed'})`}>
       <rect x={view.x} y={view.y} width={view.width} height={view.height} fill="var(--color-bed)" />
@@ -212,70 +231,54 @@ export function Scene({
         strokeWidth={1}
         strokeDasharray="2 5"
       />
-      {allowed && allowed[1] > allowed[0] && (
-        <g fill="var(--color-moss-fill)">
-          <RimmedPath d={rides.map(boxOf).join(' ')} fillOpacity={0.55} strokeWidth={0} />
-          <RimmedPath
-            d={rides
-              .map(({ from, to, y, half }) => upright([from, to], y - half, y + half))
-              .join(' ')}
-            stroke="var(--color-moss)"
-            strokeWidth={lens ? 3 : 2}
-          />
-        </g>
-      )}
-      <RimmedPath
-        d={upright([px(view, reference)], edgeTop, bottom)}
-        stroke="var(--color-pencil)"
-        strokeWidth={2.5}
-      />
-      {[sewn, toCome].map((part) => (
+      {rideEnds && (
         <RimmedPath
-          key={part === sewn ? 'sewn' : 'to-come'}
-          d={threadPath(
-            part,
-            (mm) => px(view, mm),
-            (mm) => py(view, mm),
-          )}
-          fill="none"
-          stroke="var(--color-graphite)"
-          strokeWidth={lens ? 2.5 : 1.6}
-          strokeOpacity={part === sewn ? 1 : 0.4}
-          strokeDasharray={part === sewn ? undefined : '4 4'}
+          d={rides.map(boxOf).join(' ')}
+          fill="var(--color-moss-fill)"
+          fillOpacity={0.55}
+          strokeWidth={0}
         />
-      ))}
+      )}
+      {/* One rim under all three lines: each path more is another that changes with every nudge. */}
+      <Rim d={[rideEnds, referenceLine, sewnThread].join(' ')} strokeWidth={widths.reference} />
+      <path d={rideEnds} stroke="var(--color-moss)" strokeWidth={widths.rideEnds} />
+      <path d={referenceLine} stroke="var(--color-pencil)" strokeWidth={widths.reference} />
+      <path d={sewnThread} fill="none" stroke="var(--color-graphite)" strokeWidth={widths.thread} />
+      <RimmedPath
+        d={threadOf(toCome)}
+        fill="none"
+        stroke="var(--color-graphite)"
+        strokeWidth={widths.thread}
+        strokeOpacity={0.4}
+        strokeDasharray="4 4"
+      />
+      <Rim d={ringsOf(seen, ringPx)} fillOpacity={ringFill} strokeWidth={1} />
       {(['run', 'bite'] as const).map((role) => {
-        const seen = holes.filter(
-          (hole) => inSight(hole) && (hole.role === tellingRole(plan)) === (role === 'bite'),
-        );
+        const some = seen.filter((hole) => (hole.role === tellingRole(plan)) === (role === 'bite'));
         const colour = role === 'bite' ? 'var(--color-moss)' : 'var(--color-graphite)';
-        const rings = (r: number) =>
-          seen.map(({ xMm, yMm }) => circle(px(view, xMm), py(view, yMm), r)).join('');
         return (
           <g key={role} fill={colour}>
-            <RimmedPath
-              d={rings(Math.max(2.5, radius))}
-              fillOpacity={lens ? 0.3 : 0.6}
+            <path
+              d={ringsOf(some, ringPx)}
+              fillOpacity={ringFill}
               stroke={colour}
               strokeWidth={1}
             />
-            {lens && <path d={rings(3.5)} />}
-            <RimmedPath
-              d={seen
-                .filter(({ xMm }) => meetsMetal(xMm))
-                .map(({ xMm, yMm }) =>
-                  circle(px(view, xMm), py(view, yMm), Math.max(2.5, radius) + 5),
-                )
-                .join('')}
-              data-part="meets-metal"
-              fill="none"
-              stroke="var(--color-madder)"
-              strokeWidth={4}
-            />
+            {lens && <path d={ringsOf(some, 3.5)} />}
           </g>
         );
       })}
-      {lens && allowed && allowed[1] > allowed[0] && (
+      <RimmedPath
+        d={ringsOf(
+          seen.filter(({ xMm }) => meetsMetal(xMm)),
+          ringPx + 5,
+        )}
+        data-part="meets-metal"
+        fill="none"
+        stroke="var(--color-madder)"
+        strokeWidth={4}
+      />
+      {lens && canRide && (
         <Label
           {...besideOf(
             view,

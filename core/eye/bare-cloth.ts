@@ -1,0 +1,53 @@
+import type { Field } from './flatten';
+import type { FoundSeam } from './find-seam';
+import { lookAlong, type LookAt } from './on-seam';
+import { middleOf } from './middle';
+import { isWithin, threadAcross } from './thread-across';
+import type { TracedHole } from './trace';
+
+/** Nearer to thread than this, it is thread that is seen, mm. */
+const besideThreadMm = 0.45;
+/** So finely across, and so often along, mm. */
+const acrossStepMm = 0.04;
+const alongStepMm = 0.25;
+/** Of fewer looks the middle one says little, and the cloth is taken to be like any other. */
+const leastLooks = 12;
+/** So far beyond its holes a thread’s surroundings are looked at, mm. */
+const beyondMm = 1.5;
+
+/**
+ * What the cloth along a seam would show without its thread: the shadow of a fold, the step to the cloth or paper
+ * beyond it, stripes that run along. At every distance across it is the middle one of all places that no thread covers.
+ *
+ * @param slope how all that runs against the seam, mm across for every mm along
+ * @param thread what was followed so far
+ */
+export function bareCloth(
+  field: Field,
+  seam: FoundSeam,
+  slope: number,
+  thread: readonly TracedHole[],
+): LookAt {
+  const look = lookAlong(field, seam);
+  const alongs = thread.map(({ alongMm }) => alongMm);
+  const acrosses = thread.map(({ alongMm, acrossMm }) => acrossMm - slope * alongMm);
+  const [first, last] = [Math.min(...alongs), Math.max(...alongs)];
+  const [from, to] = [Math.min(...acrosses) - beyondMm, Math.max(...acrosses) + beyondMm];
+  const threadAt = threadAcross(thread, besideThreadMm);
+  const columns = Array.from({ length: Math.floor((last - first) / alongStepMm) + 1 }, (_, i) => {
+    const along = first + i * alongStepMm;
+    return { along, covered: threadAt(along) };
+  });
+  const band = Array.from({ length: Math.ceil((to - from) / acrossStepMm) + 2 }, (_, row) => {
+    const looks = columns.flatMap(({ along, covered }) => {
+      const across = from + row * acrossStepMm + slope * along;
+      return isWithin(covered, across) ? [] : [look(along, across)];
+    });
+    return looks.length < leastLooks ? 0 : middleOf(looks);
+  });
+  return (along, across) => {
+    const place = (across - slope * along - from) / acrossStepMm;
+    const row = Math.max(0, Math.min(band.length - 2, Math.floor(place)));
+    return band[row]! + (band[row + 1]! - band[row]!) * (place - row);
+  };
+}

@@ -1,0 +1,84 @@
+import fc from 'fast-check';
+import {
+  drawThread,
+  noisy,
+  seamIn,
+  softened,
+  threadOf,
+  zigzag,
+  zigzagPlaces,
+} from './drawn-field.fixture';
+import { fittedLine } from './fitted-line';
+import { referenceLine } from './reference-line';
+
+const seen = zigzag(1.5, 4);
+
+/** A fold whose shadow begins at a line and fades, beyond it another cloth; a zigzag beside it. */
+function folded({ acrossMm = 1.6, slope = 0, blurMm = 0.1, other = 0 } = {}) {
+  const field = noisy(60, 16, { pxPerMm: 12, noise: 0 });
+  const { width, height, pxPerMm, values } = field;
+  const seam = seamIn(field);
+  for (let y = 0; y < height; y++) {
+    for (let x = 0; x < width; x++) {
+      const along = x / pxPerMm - seam.middleMm[0];
+      const off = y / pxPerMm - seam.middleMm[1] - acrossMm - slope * along;
+      // Over a pixel, as a lens has it.
+      const share = Math.min(1, Math.max(0, off * pxPerMm + 0.5));
+      values[y * width + x]! -= share * (0.12 + 0.35 * Math.exp(-Math.max(0, off) / 0.5));
+      // A stripe along it.
+      if (off < -0.7 && off > -1.4) values[y * width + x]! += other;
+    }
+  }
+  const places = zigzagPlaces(seen, seam, 48);
+  drawThread(field, seam, places, { light: 0.6 });
+  const soft = softened(field, blurMm);
+  const strays = noisy(60, 16, { pxPerMm: 12, noise: 0.04, seed: 8 }).values;
+  const even = { ...soft, values: soft.values.map((value, i) => value + strays[i]!) };
+  return { even, seam, thread: threadOf(seen, places) };
+}
+
+test('a fold is found to two hundredths, where its picture turns fastest elsewhere', () => {
+  let [turned, fitted] = [0, 0];
+  fc.assert(
+    fc.property(
+      fc.double({ min: 1.3, max: 2, noNaN: true }),
+      fc.double({ min: -0.01, max: 0.01, noNaN: true }),
+      fc.constantFrom(0.05, 0.1, 0.15),
+      (acrossMm, slope, blurMm) => {
+        const { even, seam, thread } = folded({ acrossMm, slope, blurMm });
+        const found = referenceLine(even, seam, thread)!;
+        const line = fittedLine(even, seam, found, thread, blurMm);
+        for (const along of [-22, 0, 22]) {
+          const truth = acrossMm + slope * along;
+          const off = line.acrossMm + line.slope * along - truth;
+          expect(Math.abs(off)).toBeLessThan(0.03);
+          fitted += off ** 2;
+          turned += (found.acrossMm + found.slope * along - truth) ** 2;
+        }
+        expect(line.spreadMm).toBeLessThan(found.spreadMm);
+      },
+    ),
+    { numRuns: 8 },
+  );
+  expect(fitted).toBeLessThan(turned / 2);
+});
+
+test('a stripe beside it draws it nowhere', () => {
+  for (const other of [-0.3, 0.3]) {
+    const { even, seam, thread } = folded({ other });
+    const found = { ...referenceLine(folded().even, seam, thread)! };
+    const line = fittedLine(even, seam, found, thread, 0.1);
+    expect(Math.abs(line.acrossMm - 1.6)).toBeLessThan(0.03);
+  }
+});
+
+test('where there is no fold near it, the line stays as it was', () => {
+  const { seam, thread } = folded();
+  const even = noisy(60, 16, { pxPerMm: 12, noise: 0.04 });
+  const line = { acrossMm: 1.6, slope: 0, score: 12, total: 9, spreadMm: 0.04 };
+  const { acrossMm } = fittedLine(even, seam, line, thread, 0.05);
+  expect(Math.abs(acrossMm - 1.6)).toBeLessThanOrEqual(0.031);
+  // Nor where thread covers all there is.
+  const none = { ...even, width: 40, values: even.values.slice(0, 40 * even.height) };
+  expect(fittedLine(none, seamIn(none), line, thread.slice(0, 2), 0.05)).toBe(line);
+});

@@ -1,0 +1,115 @@
+import type { Pair } from './least';
+import type { LookAt } from './on-seam';
+import type { ThreadCover } from './thread-look';
+import type { TracedHole } from './trace';
+
+const { hypot, max, min, sqrt } = Math;
+
+/** So much of the picture around a hole is looked at, mm: to either side, back along its threads, beyond. */
+const around = { sideMm: 0.8, backMm: 0.9, beyondMm: 0.6 } as const;
+const everyMm = 0.08;
+/** Nearer than this to a thread that belongs to other holes nothing is looked at, mm. */
+const othersMm = 0.4;
+/** Of fewer places than this, a third of all, nothing is told. */
+const leastPlaces = 120;
+
+/** What is seen around a hole where a thread turns back, by a seam’s own coordinates in mm. */
+export interface HolePatch {
+  readonly across: Float64Array;
+  readonly along: Float64Array;
+  readonly seen: Float64Array;
+  /** What the cloth would show there without thread. */
+  readonly bare: Float64Array;
+  /** Across and along of the hole as it was found. */
+  readonly found: Pair;
+  /** The holes its threads come from and go to; one of them only where the seam ends. */
+  readonly ends: readonly Pair[];
+}
+
+const placeOf = ({ acrossMm, alongMm }: TracedHole): Pair => [acrossMm, alongMm];
+
+/** How far a place lies from a line. */
+function fromLine([t, s]: Pair, [a, b]: readonly [Pair, Pair]): number {
+  const [dt, ds] = [b[0] - a[0], b[1] - a[1]];
+  const share = ((t - a[0]) * dt + (s - a[1]) * ds) / max(1e-9, dt * dt + ds * ds);
+  const on = max(0, min(1, share));
+  return hypot(t - a[0] - on * dt, s - a[1] - on * ds);
+}
+
+/**
+ * The surroundings of a hole.
+ *
+ * @param look at the picture without its light
+ * @param bare the same without thread
+ * @returns null where its thread goes on, rather than turn back, or where nearly all belongs to other holes
+ */
+export function holePatch(
+  look: LookAt,
+  bare: LookAt,
+  sewn: readonly TracedHole[],
+  index: number,
+): HolePatch | null {
+  const found = placeOf(sewn[index]!);
+  const neighbours = [-1, 1].flatMap((by) => {
+    const [one, next] = [sewn[index + by], sewn[index + 2 * by]];
+    return one ? [{ end: placeOf(one), beyond: next && placeOf(next) }] : [];
+  });
+  const ends = neighbours.map(({ end }) => end);
+  const sides = new Set(ends.map(([across]) => Math.sign(found[0] - across)));
+  const [outwards] = sides;
+  if (!outwards || sides.size > 1) return null;
+  const others = neighbours.flatMap(({ end, beyond }) => (beyond ? [[end, beyond] as const] : []));
+  const places: Pair[] = [];
+  for (let ds = -around.sideMm; ds <= around.sideMm; ds += everyMm) {
+    for (let dt = -around.backMm; dt <= around.beyondMm; dt += everyMm) {
+      const place: Pair = [found[0] + outwards * dt, found[1] + ds];
+      if (others.every((line) => fromLine(place, line) >= othersMm)) places.push(place);
+    }
+  }
+  if (places.length < leastPlaces) return null;
+  return {
+    across: Float64Array.from(places, ([t]) => t),
+    along: Float64Array.from(places, ([, s]) => s),
+    seen: Float64Array.from(places, ([t, s]) => look(s, t)),
+    bare: Float64Array.from(places, ([t, s]) => bare(s, t)),
+    ...{ found, ends },
+  };
+}
+
+/**
+ * How far what is seen is from threads that meet in a hole: the least sum of squares over all greys the thread
+ * may have and all light there may be. What thread covers of the cloth replaces it: seen = light + bare·(1 − cover)
+ * + grey·cover.
+ */
+export function misfit(
+  { along, across, seen, bare, ends }: HolePatch,
+  [t0, s0]: Pair,
+  { reachMm, across: coverAcross, along: coverAlong }: ThreadCover,
+): number {
+  const n = along.length;
+  let [sx, sy, sxx, sxy, syy] = [0, 0, 0, 0, 0];
+  for (let i = 0; i < n; i++) {
+    const [t, s] = [across[i]! - t0, along[i]! - s0];
+    let cover = 0;
+    for (const end of ends) {
+      const [dt, ds] = [end[0] - t0, end[1] - s0];
+      const length = sqrt(ds * ds + dt * dt);
+      const beside = (s * dt - t * ds) / length;
+      if (beside > reachMm || beside < -reachMm) continue;
+      const on = (s * ds + t * dt) / length;
+      // It ends at the hole, and at the one it comes from.
+      const fromHole = on < length / 2 ? on : length - on;
+      if (fromHole < -reachMm) continue;
+      cover += coverAcross(beside) * coverAlong(fromHole);
+    }
+    if (cover > 1) cover = 1;
+    const rest = seen[i]! - bare[i]! * (1 - cover);
+    sx += cover;
+    sy += rest;
+    sxx += cover * cover;
+    sxy += cover * rest;
+    syy += rest * rest;
+  }
+  const [x, xy, y] = [sxx - (sx * sx) / n, sxy - (sx * sy) / n, syy - (sy * sy) / n];
+  return x > 0 ? y - (xy * xy) / x : y;
+}
