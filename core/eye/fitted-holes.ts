@@ -16,8 +16,10 @@ const blursMm = [0.05, 0.065, 0.08, 0.1, 0.12, 0.145, 0.17, 0.2];
 const atHoles = [0.25, 0.6, 1];
 /** Width and blur are told before it is known how it ends. */
 const someAtHole = 0.6;
+/** How a thread looks is told by so many of its holes. */
+const mostTelling = 12;
 /** So many places of a patch say together what one would that repeats no other: a thread’s width of them, each way. */
-const alike = 14;
+const alike = 9;
 /** How a value bends is seen over so much, mm. */
 const bendMm = 0.05;
 /** A fit that tells less than this tells nothing, one spread, mm. */
@@ -63,46 +65,48 @@ export function fittedHoles(
   slope: number,
   sewn: readonly TracedHole[],
 ): { readonly thread: TracedHole[]; readonly look: ThreadLook | null } {
-  const [look, bare] = [lookAlong(even, seam), bareCloth(even, seam, slope, sewn)];
+  const [seen, bare] = [lookAlong(even, seam), bareCloth(even, seam, slope, sewn)];
   const patches = sewn.flatMap((hole, i) => {
-    const patch = hole.hole.role === 'run' ? null : holePatch(look, bare, sewn, i);
+    const patch = hole.hole.role === 'run' ? null : holePatch(seen, bare, sewn, i);
     return patch ? [{ hole, patch }] : [];
   });
   if (patches.length === 0) return { thread: [...sewn], look: null };
-  let places = patches.map(({ patch }) => patch.found);
-  const fits = (cover: ThreadCover, stepsMm: readonly number[]) =>
-    patches.map(({ patch }, i) =>
-      settledAt(
-        (at) => misfit(patch, at, cover),
-        startOf(patch, places[i]!, cover),
-        stepsMm.map((step): Pair => [step, step]),
-      ),
+  const every = Math.ceil(patches.length / mostTelling);
+  const telling = patches.flatMap(({ patch }, i) => (i % every === 0 ? [patch] : []));
+  const fit = (patch: HolePatch, from: Pair, cover: ThreadCover, stepsMm: readonly number[]) =>
+    settledAt(
+      (at) => misfit(patch, at, cover),
+      startOf(patch, from, cover),
+      stepsMm.map((step): Pair => [step, step]),
     );
-  const widest = (atHole: number) =>
+  const widest = (atHole: number, places: readonly Pair[]) =>
     halvesMm
       .flatMap((halfMm) => blursMm.map((blurMm): ThreadLook => ({ halfMm, blurMm, atHole })))
       .map((one) => {
         const cover = threadCover(one);
-        const off = middleOf(patches.map(({ patch }, i) => misfit(patch, places[i]!, cover)));
+        const off = middleOf(telling.map((patch, i) => misfit(patch, places[i]!, cover)));
         return { one, off };
       })
       .reduce((best, other) => (other.off < best.off ? other : best)).one;
-  const about = widest(someAtHole);
+  const about = widest(
+    someAtHole,
+    telling.map(({ found }) => found),
+  );
   const ways = atHoles.map((atHole) => {
-    const all = fits(threadCover({ ...about, atHole }), [0.1, 0.05]);
+    const cover = threadCover({ ...about, atHole });
+    const all = telling.map((patch) => fit(patch, patch.found, cover, [0.1, 0.05]));
     return { atHole, places: all.map(({ at }) => at), off: middleOf(all.map(({ off }) => off)) };
   });
   const best = ways.reduce((one, other) => (other.off < one.off ? other : one));
-  places = best.places;
-  const how = widest(best.atHole);
-  const cover = threadCover(how);
+  const look = widest(best.atHole, best.places);
+  const cover = threadCover(look);
   const moved = new Map(
-    fits(cover, [0.06, 0.03]).map((fit, i) => {
-      const { hole, patch } = patches[i]!;
-      const [acrossMm, alongMm] = fit.at;
-      const acrossSpreadMm = spreadOf(patch, fit, cover);
+    patches.map(({ hole, patch }) => {
+      const fitted = fit(patch, patch.found, cover, [0.1, 0.05, 0.03]);
+      const [acrossMm, alongMm] = fitted.at;
+      const acrossSpreadMm = spreadOf(patch, fitted, cover);
       return [hole, { ...hole, acrossMm, alongMm, acrossSpreadMm }];
     }),
   );
-  return { thread: sewn.map((hole) => moved.get(hole) ?? hole), look: how };
+  return { thread: sewn.map((hole) => moved.get(hole) ?? hole), look };
 }

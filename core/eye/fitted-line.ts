@@ -5,6 +5,7 @@ import { settledAt, type Pair, type Placed } from './least';
 import { isSeenAlong, lookAlong } from './on-seam';
 import type { ReferenceLine } from './reference-line';
 import { isWithin, threadAcross } from './thread-across';
+import type { ThreadLook } from './thread-look';
 import type { TracedHole } from './trace';
 
 const { abs, exp, max } = Math;
@@ -15,9 +16,7 @@ const { abs, exp, max } = Math;
  */
 const sideMm = 0.6;
 const acrossStepMm = 0.04;
-const alongStepMm = 0.5;
-/** Nearer to thread than this, it is thread that is seen, mm. */
-const besideThreadMm = 0.45;
+const alongStepMm = 0.8;
 /** Of fewer places nothing is told better than it was. */
 const leastPlaces = 200;
 /** A shadow fades to a third over so much, mm. */
@@ -26,8 +25,8 @@ const fadesMm = [0.25, 0.5, 1];
 const stepsMm = [0.06, 0.03, 0.015];
 /** A line is moved by what a shadow and a lens do to it, mm and in blurs; what moves it farther is another one. */
 const mostMoved = { mm: 0.03, blurs: 0.6 } as const;
-/** A fitted line was within 0.01 mm of the truth in the mean square, sharp or soft. */
-const fittedSpreadMm = 0.012;
+/** How far a fitted line was off in the mean square: sharp or soft 0.01 mm, blurred more, in blurs. */
+const leftOpen = { mm: 0.012, blurs: 0.14 } as const;
 
 /** What is seen around a line. */
 interface Beside {
@@ -92,11 +91,13 @@ function besideOf(
   seam: FoundSeam,
   { acrossMm, slope }: ReferenceLine,
   thread: readonly TracedHole[],
+  { halfMm, blurMm }: ThreadLook,
   [first, last]: Pair,
 ): Beside {
   const look = lookAlong(even, seam);
   const isSeen = isSeenAlong(even, seam);
-  const threadAt = threadAcross(thread, besideThreadMm);
+  // Nearer to thread than this, it is thread that is seen.
+  const threadAt = threadAcross(thread, halfMm + 3 * blurMm + 0.05);
   const places: (readonly [along: number, across: number, seen: number])[] = [];
   for (let along = first; along <= last; along += alongStepMm) {
     const covered = threadAt(along);
@@ -121,7 +122,7 @@ function besideOf(
  *
  * @param even the picture without its light
  * @param line as it was found
- * @param blurMm of this photo, one spread, mm
+ * @param threadLook how thread looks in this photo
  * @returns the line as it was found where nothing near it fits
  */
 export function fittedLine(
@@ -129,11 +130,12 @@ export function fittedLine(
   seam: FoundSeam,
   line: ReferenceLine,
   thread: readonly TracedHole[],
-  blurMm: number,
+  threadLook: ThreadLook,
 ): ReferenceLine {
+  const { blurMm } = threadLook;
   const alongs = thread.map(({ alongMm }) => alongMm);
   const ends: Pair = [Math.min(...alongs), Math.max(...alongs)];
-  const beside = besideOf(even, seam, line, thread, ends);
+  const beside = besideOf(even, seam, line, thread, threadLook, ends);
   if (beside.seen.length < leastPlaces) return line;
   const halfMm = max(1, (ends[1] - ends[0]) / 2);
   const steps = stepsMm.map((mm): Pair => [mm, mm / halfMm]);
@@ -149,5 +151,6 @@ export function fittedLine(
   if (abs(by) > max(mostMoved.mm, mostMoved.blurs * blurMm)) return line;
   const middle = (ends[0] + ends[1]) / 2;
   const acrossMm = line.acrossMm + by - turn * middle;
-  return { ...line, acrossMm, slope: line.slope + turn, spreadMm: fittedSpreadMm };
+  const spreadMm = max(leftOpen.mm, leftOpen.blurs * blurMm);
+  return { ...line, acrossMm, slope: line.slope + turn, spreadMm };
 }

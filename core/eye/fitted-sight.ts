@@ -18,6 +18,6 @@ export function fittedSight(even: Field, seen: Seen, sight: LikeliestSight): Lik
   return {
     ...sight,
     thread,
-    line: isFree ? fittedLine(even, seam, line, thread, look.blurMm) : line,
+    line: isFree ? fittedLine(even, seam, line, thread, look) : line,
   };
 }

@@ -7,11 +7,11 @@ const { hypot, max, min, sqrt } = Math;
 
 /** So much of the picture around a hole is looked at, mm: to either side, back along its threads, beyond. */
 const around = { sideMm: 0.8, backMm: 0.9, beyondMm: 0.6 } as const;
-const everyMm = 0.08;
+const everyMm = 0.1;
 /** Nearer than this to a thread that belongs to other holes nothing is looked at, mm. */
 const othersMm = 0.4;
 /** Of fewer places than this, a third of all, nothing is told. */
-const leastPlaces = 120;
+const leastPlaces = 80;
 
 /** What is seen around a hole where a thread turns back, by a seam’s own coordinates in mm. */
 export interface HolePatch {
