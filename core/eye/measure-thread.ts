@@ -3,7 +3,7 @@ import type { Penetration } from '../stitch/stitch';
 import type { Judged } from './expected';
 import type { Field } from './flatten';
 import type { FoundSeam } from './find-seam';
-import { fittedSight } from './fitted-sight';
+import { fittedSight, type EvenPictures } from './fitted-sight';
 import { atMostOneWrong, faultOf, sureOf } from './how-sure';
 import { likeliestSight, likelyThread, type SoughtThread } from './likeliest-sight';
 import { meanAndSpread } from './mean-and-spread';
@@ -55,8 +55,8 @@ export interface Pictures {
   readonly tones: Field;
   /** What stands out of it. */
   readonly standing: Field;
-  /** The same without its light, where holes are to be fitted to it. */
-  readonly even: Field | null;
+  /** The window without the light on it, where holes are to be fitted to it. */
+  readonly even: EvenPictures | null;
 }
 
 /**

@@ -65,9 +65,11 @@ export function measureScrap(
   if (!seams) return null;
   if (isLine(seen)) seams.push(...linesBeside(find, seams));
   if (!seams.some(({ score }) => score >= leastScore)) refuse('no-stitch');
+  const lit = thread === window ? flat : flattened(window);
+  const even = { thread: coarser(flat, times), cloth: coarser(lit, times) };
   const measured = measureThread(
     { ...expected, seen, beside: others.map((needle) => ofNeedle(expected.seen, needle)) },
-    { tones: coarser(toned(window), times), standing: fine, even: coarser(flat, times) },
+    { tones: coarser(toned(window), times), standing: fine, even },
     seams,
     (along) => find({ along }) ?? [],
   );
