@@ -1,7 +1,6 @@
 import type { Field } from './flatten';
 import type { FoundSeam } from './find-seam';
 import { lookAlong, type LookAt } from './on-seam';
-import { middleOf } from './middle';
 import { isWithin, threadAcross } from './thread-across';
 import type { TracedHole } from './trace';
 
@@ -9,7 +8,7 @@ import type { TracedHole } from './trace';
 const besideThreadMm = 0.45;
 /** So finely across, and so often along, mm. */
 const acrossStepMm = 0.04;
-const alongStepMm = 0.25;
+const alongStepMm = 0.4;
 /** Of fewer looks the middle one says little, and the cloth is taken to be like any other. */
 const leastLooks = 12;
 /** So far beyond its holes a thread’s surroundings are looked at, mm. */
@@ -38,12 +37,14 @@ export function bareCloth(
     const along = first + i * alongStepMm;
     return { along, covered: threadAt(along) };
   });
+  const looks = new Float64Array(columns.length);
   const band = Array.from({ length: Math.ceil((to - from) / acrossStepMm) + 2 }, (_, row) => {
-    const looks = columns.flatMap(({ along, covered }) => {
+    let count = 0;
+    for (const { along, covered } of columns) {
       const across = from + row * acrossStepMm + slope * along;
-      return isWithin(covered, across) ? [] : [look(along, across)];
-    });
-    return looks.length < leastLooks ? 0 : middleOf(looks);
+      if (!isWithin(covered, across)) looks[count++] = look(along, across);
+    }
+    return count < leastLooks ? 0 : looks.subarray(0, count).sort()[count >> 1]!;
   });
   return (along, across) => {
     const place = (across - slope * along - from) / acrossStepMm;

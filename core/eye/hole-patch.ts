@@ -87,16 +87,20 @@ export function misfit(
   { reachMm, across: coverAcross, along: coverAlong }: ThreadCover,
 ): number {
   const n = along.length;
+  const threads = ends.map(([t, s]) => {
+    const [dt, ds] = [t - t0, s - s0];
+    const length = sqrt(ds * ds + dt * dt);
+    return { dt: dt / length, ds: ds / length, length };
+  });
   let [sx, sy, sxx, sxy, syy] = [0, 0, 0, 0, 0];
   for (let i = 0; i < n; i++) {
-    const [t, s] = [across[i]! - t0, along[i]! - s0];
+    const t = across[i]! - t0;
+    const s = along[i]! - s0;
     let cover = 0;
-    for (const end of ends) {
-      const [dt, ds] = [end[0] - t0, end[1] - s0];
-      const length = sqrt(ds * ds + dt * dt);
-      const beside = (s * dt - t * ds) / length;
+    for (const { dt, ds, length } of threads) {
+      const beside = s * dt - t * ds;
       if (beside > reachMm || beside < -reachMm) continue;
-      const on = (s * ds + t * dt) / length;
+      const on = s * ds + t * dt;
       // It ends at the hole, and at the one it comes from.
       const fromHole = on < length / 2 ? on : length - on;
       if (fromHole < -reachMm) continue;
