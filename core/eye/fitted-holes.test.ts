@@ -16,6 +16,7 @@ import { holePatch, misfit } from './hole-patch';
 import { lookAlong } from './on-seam';
 import type { OnSeam } from './seen';
 import { threadCover } from './thread-look';
+import type { TracedHole } from './trace';
 
 const seen = zigzag(4, 4);
 const size = { pxPerMm: 12, noise: 0 };
@@ -44,6 +45,10 @@ const offBy = (by: number, places: readonly OnSeam[], seed: number): OnSeam[] =>
     t + by * Math.cos(5.7 * i + 2 * seed),
   ]);
 
+/** Both sides of a zigzag turn back; here none of them is a run between. */
+const swingsOf = (thread: readonly TracedHole[]) =>
+  thread.map((one) => ({ ...one, hole: { ...one.hole, role: 'swing' as const } }));
+
 describe('holes fitted to a picture', () => {
   test('lie where they are to three hundredths, whatever they were taken for', () => {
     fc.assert(
@@ -54,11 +59,7 @@ describe('holes fitted to a picture', () => {
         (seed, blurMm, light) => {
           const { even, seam, places } = drawn({ blurMm, light, seed });
           const found = threadOf(seen, offBy(0.08, places, seed));
-          // Both sides of a zigzag turn back; here none of them is a run between.
-          const asSwings = found.map((one) => ({
-            ...one,
-            hole: { ...one.hole, role: 'swing' as const },
-          }));
+          const asSwings = swingsOf(found);
           const { thread, look } = fittedHoles(even, seam, 0, asSwings);
           const errors = thread
             .slice(1, -1)
@@ -91,10 +92,7 @@ describe('holes fitted to a picture', () => {
       last[0] + ((before[0] - last[0]) * 0.35) / length,
       last[1] + ((before[1] - last[1]) * 0.35) / length,
     ];
-    const found = threadOf(seen, [...places.slice(0, -1), short]).map((one) => ({
-      ...one,
-      hole: { ...one.hole, role: 'swing' as const },
-    }));
+    const found = swingsOf(threadOf(seen, [...places.slice(0, -1), short]));
     const end = fittedHoles(even, seam, 0, found).thread.at(-1)!;
     expect(Math.hypot(end.alongMm - last[0], end.acrossMm - last[1])).toBeLessThan(0.12);
   });

@@ -79,7 +79,7 @@ export function fittedHoles(
       startOf(patch, from, cover),
       stepsMm.map((step): Pair => [step, step]),
     );
-  const widest = (atHole: number, places: readonly Pair[]) =>
+  const likeliestLook = (atHole: number, places: readonly Pair[]) =>
     halvesMm
       .flatMap((halfMm) => blursMm.map((blurMm): ThreadLook => ({ halfMm, blurMm, atHole })))
       .map((one) => {
@@ -88,7 +88,7 @@ export function fittedHoles(
         return { one, off };
       })
       .reduce((best, other) => (other.off < best.off ? other : best)).one;
-  const about = widest(
+  const about = likeliestLook(
     someAtHole,
     telling.map(({ found }) => found),
   );
@@ -98,7 +98,7 @@ export function fittedHoles(
     return { atHole, places: all.map(({ at }) => at), off: middleOf(all.map(({ off }) => off)) };
   });
   const best = ways.reduce((one, other) => (other.off < one.off ? other : one));
-  const look = widest(best.atHole, best.places);
+  const look = likeliestLook(best.atHole, best.places);
   const cover = threadCover(look);
   const moved = new Map(
     patches.map(({ hole, patch }) => {

@@ -73,7 +73,7 @@ test('a stripe beside it draws it nowhere', () => {
   }
 });
 
-test('where there is no fold near it, the line stays as it was', () => {
+test('where no fold is seen, a line is moved no farther than a shadow would move it', () => {
   const { seam, thread } = folded();
   const even = noisy(60, 16, { pxPerMm: 12, noise: 0.04 });
   const line = { acrossMm: 1.6, slope: 0, score: 12, total: 9, spreadMm: 0.04 };

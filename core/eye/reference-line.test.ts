@@ -1,7 +1,6 @@
 import fc from 'fast-check';
-import { drawThread, noisy, seamIn, zigzag, zigzagPlaces } from './drawn-field.fixture';
+import { drawThread, noisy, seamIn, threadOf, zigzag, zigzagPlaces } from './drawn-field.fixture';
 import { referenceLine } from './reference-line';
-import type { TracedHole } from './trace';
 
 const seen = zigzag(4, 4);
 
@@ -25,16 +24,7 @@ function beside(
   }
   const places = zigzagPlaces(seen, seam, 48);
   drawThread(field, seam, places, { light });
-  const thread = places.map(([alongMm, acrossMm], i): TracedHole => ({
-    ...{ hole: seen.holes[i % 2]!, repeat: i >> 1, alongMm, acrossMm },
-    ...{ logOdds: 9, lineLogOdds: 9, linePlain: 1, acrossSpreadMm: 0.03 },
-  }));
-  // The first hole that lies in the field may be either.
-  const holes = thread.map((one) => ({
-    ...one,
-    hole: seen.holes.find(({ acrossMm }) => Math.abs(acrossMm - one.acrossMm) < 1e-9)!,
-  }));
-  return { field, seam, thread: holes };
+  return { field, seam, thread: threadOf(seen, places) };
 }
 
 test('a step from one cloth to another is found to a few hundredths, whatever is sewn over it', () => {

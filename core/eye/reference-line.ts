@@ -1,5 +1,6 @@
 import { spreadOf, type Field } from './flatten';
 import type { FoundSeam } from './find-seam';
+import { leastOf } from './least';
 import { isSeenAlong, lookAlong, type LookAt } from './on-seam';
 import { middleOf } from './middle';
 import { isWithin, threadAcross, type Covered, type ThreadAt } from './thread-across';
@@ -217,12 +218,12 @@ function nearer(
   return { slope, acrossMm: isLine ? (place(row) + place(other)) / 2 : place(peak(turn, row)) };
 }
 
-/** Where a peak really is, by a parabola through it and its neighbours. */
+/** Where a peak really is, up or down, by a parabola through it and its neighbours. */
 function peak(values: Float32Array, at: number): number {
   const [a, b, c] = [values[at - 1], values[at]!, values[at + 1]];
   if (a === undefined || c === undefined) return at;
-  const bend = a - 2 * b + c;
-  return bend === 0 ? at : at + (a - c) / (2 * bend);
+  const turned = -Math.sign(b);
+  return at + leastOf(turned * a, turned * b, turned * c);
 }
 
 /**
