@@ -18,6 +18,10 @@ interface DialProps<Name extends string> {
   readonly onMove: (dial: Name, mm: number) => void;
 }
 
+// The same ones for every dial and every turn of it.
+const minus = <Minus size={18} aria-hidden />;
+const plus = <Plus size={18} aria-hidden />;
+
 const button =
   'grid size-9 shrink-0 place-items-center rounded-[3px] border border-seam bg-slip hover:bg-cloth disabled:border-line disabled:text-line';
 
@@ -33,8 +37,8 @@ function DialRow<Name extends string>(props: DialProps<Name>) {
   const [note, setNote] = useState<string | null>(null);
   const still = travel.stepMm === 0;
 
-  const plus = signed && valueMm > 0 ? '+' : '';
-  const shown = plus + lengths.stepped(valueMm, travel.stepMm);
+  const sign = signed && valueMm > 0 ? '+' : '';
+  const shown = sign + lengths.stepped(valueMm, travel.stepMm);
   const move = (steps: number) => {
     const next = snapToDial(valueMm + steps * travel.stepMm, travel);
     setTyped(null);
@@ -108,7 +112,7 @@ function DialRow<Name extends string>(props: DialProps<Name>) {
               disabled={valueMm - travel.stepMm < travel.fromMm - 1e-6}
               onClick={() => move(-1)}
             >
-              <Minus size={18} aria-hidden />
+              {minus}
             </button>
             <button
               type="button"
@@ -117,7 +121,7 @@ function DialRow<Name extends string>(props: DialProps<Name>) {
               disabled={valueMm + travel.stepMm > travel.toMm + 1e-6}
               onClick={() => move(1)}
             >
-              <Plus size={18} aria-hidden />
+              {plus}
             </button>
           </>
         )}

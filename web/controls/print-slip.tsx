@@ -1,8 +1,9 @@
 import { Printer } from 'lucide-react';
+import { memo } from 'react';
 import { Button } from './button';
 
 /** Prints the slip; everything else on the page stays off the paper. */
-export function PrintSlip() {
+export const PrintSlip = memo(function PrintSlip() {
   return (
     <Button
       aria-label="Print the slip"
@@ -13,4 +14,4 @@ export function PrintSlip() {
       <Printer size={18} aria-hidden />
     </Button>
   );
-}
+});

@@ -7,18 +7,24 @@ import { NumbersTable } from './numbers-table';
 import { tickStepMm, ticksWithin, upright } from './axis';
 import { hill } from './hill';
 import { useBox } from './use-box';
+import { useSteady } from './use-steady';
 
 /** The least drift shown to either side, mm; grows with the margin and the spread. */
 const leastReachMm = 1;
 
 const reachesMm = [1, 1.5, 2, 3, 4, 6, 9];
+/** What is shown takes up this share of the axis at the least before the axis is drawn shorter. */
+const leastShare = 1 / 3;
 
-function reachOf(margin: Margin, belief: DriftBelief): number {
+/** How far the axis reaches to either side, mm: in few sizes, and the same while a dial goes to and fro. */
+function useReach(margin: Margin, belief: DriftBelief): number {
   const ends = [margin.fromMm, margin.toMm].filter(Number.isFinite).map(Math.abs);
   const hand = Math.abs(belief.shiftMm) + 2.5 * belief.sigmaMm;
   const reach = Math.max(leastReachMm, hand, ...ends.map((end) => Math.min(end, 8) + 0.35));
-  // In few sizes, so that the axis stands still while a dial is nudged.
-  return reachesMm.find((size) => size >= reach) ?? Math.ceil(reach);
+  return useSteady(
+    reachesMm.find((size) => size >= reach) ?? Math.ceil(reach),
+    (shown) => shown >= reach && reach >= leastShare * shown,
+  );
 }
 
 /** Whose the blue hill is. */
@@ -54,7 +60,7 @@ export function MarginBar({ margin, belief, known, reference, faults }: MarginBa
   const lengths = useLengths();
   const [ref, { width }] = useBox<HTMLDivElement>();
   const fault = useId();
-  const reach = reachOf(margin, belief);
+  const reach = useReach(margin, belief);
   const x = placesOn(reach, width);
   const clamp = (mm: number) => Math.min(reach, Math.max(-reach, mm));
   const [from, to] = [clamp(margin.fromMm), clamp(margin.toMm)];
@@ -219,8 +225,8 @@ const Scale = memo(function Scale({ reach, width, reference, spread }: ScaleProp
     <>
       <path d={upright(ticks.map(x), barEnd, barEnd + 5)} className="stroke-soft" />
       <g textAnchor="middle" fontSize={13} className="fill-soft">
-        {ticks.map((tick, i) => (
-          <text key={i} x={x(tick)} y={barEnd + 20}>
+        {ticks.map((tick) => (
+          <text key={tick} x={x(tick)} y={barEnd + 20}>
             {`${tick > 0 ? '+' : ''}${fineNumber(tick)}`}
           </text>
         ))}

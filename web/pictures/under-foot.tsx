@@ -10,6 +10,7 @@ import { factInWords } from '../words/facts';
 import { tickStepMm, ticksWithin, upright } from './axis';
 import { NumbersTable } from './numbers-table';
 import { useBox } from './use-box';
+import { useSteadySpan } from './use-steady';
 import { drawnStandOffMm, scrollLengthMm } from './attachment-shape';
 import { Label } from './label';
 import { Scene, isSameView, px, type UnderFootProps, type View } from './under-foot-scene';
@@ -33,6 +34,11 @@ export function UnderFoot(props: UnderFootProps) {
   const xs = holes.map(({ xMm }) => xMm);
   const [swingLeft, swingRight] = [Math.min(...xs), Math.max(...xs)];
   const focus = [first.atMm, swingLeft, swingRight];
+  // Whole millimetres, and not closer for one or two less.
+  const focusMm = useSteadySpan(
+    [Math.floor(Math.min(...focus) - 0.7), Math.ceil(Math.max(...focus) + 0.7)],
+    2,
+  );
   const { bed, lens } = windowsOf(
     { width, height },
     {
@@ -40,8 +46,7 @@ export function UnderFoot(props: UnderFootProps) {
       bedHeightMm: Math.max(repeatMm * 1.35, foot.soleMm.toeMm + foot.soleMm.heelMm + 3),
       // An attachment and the strip that goes into it lie before the foot.
       beforeMm: props.attachment ? drawnStandOffMm(plan) + scrollLengthMm + 10 : 0,
-      // Whole millimetres, so that the lens stands still while a dial is nudged.
-      focusMm: [Math.floor(Math.min(...focus) - 0.7), Math.ceil(Math.max(...focus) + 0.7)],
+      focusMm,
       onlyBefore: first.onlyBefore ?? false,
     },
   );
@@ -238,9 +243,9 @@ const Ruler = memo(
           stroke="var(--color-soft)"
         />
         <g fontSize={13} textAnchor="middle" fill="var(--color-soft)">
-          {ticks.map((tick, i) => (
+          {ticks.map((tick) => (
             <text
-              key={i}
+              key={tick}
               x={Math.min(within - 16, Math.max(12, x(tick)))}
               y={view.y + view.height + 21}
             >

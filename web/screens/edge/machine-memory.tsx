@@ -1,5 +1,5 @@
 import { Save } from 'lucide-react';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { Memorised } from '../../../contract/kit';
 import { dialIssues } from '../../../core/plan/dial-issues';
 import { judge } from '../../../core/plan/judge';
@@ -81,7 +81,7 @@ function Entry({ bench, entry, now }: { bench: Bench; entry: Memorised; now: Mac
 }
 
 /** Settings saved on the machine: save this one under a name, recall another. */
-export function MachineMemory({ bench }: { bench: Bench }) {
+export const MachineMemory = memo(function MachineMemory({ bench }: { bench: Bench }) {
   const { machine, cloth, finish, record } = bench;
   const [name, setName] = useState('');
   const now = standing(bench);
@@ -133,4 +133,4 @@ export function MachineMemory({ bench }: { bench: Bench }) {
       </ul>
     </details>
   );
-}
+});

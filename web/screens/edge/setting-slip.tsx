@@ -205,6 +205,8 @@ interface SlipActionsProps {
   readonly isMoved: boolean;
 }
 
+const backIcon = <RotateCcw size={18} aria-hidden />;
+
 /** What is done with a setting once it stands. */
 const SlipActions = memo(function SlipActions(props: SlipActionsProps) {
   const { planId, edgeId, isSewable, isMoved } = props;
@@ -226,7 +228,7 @@ const SlipActions = memo(function SlipActions(props: SlipActionsProps) {
         disabled={!isMoved}
         onClick={() => changePlan(planId, { settings: null })}
       >
-        <RotateCcw size={18} aria-hidden />
+        {backIcon}
       </Button>
       <PrintSlip />
     </div>

@@ -1,5 +1,5 @@
 import { Tabs } from 'radix-ui';
-import { memo, Suspense } from 'react';
+import { createContext, memo, Suspense, useContext, type ComponentType } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Bench } from '../../bench/bench';
 import { later } from '../../ground/later';
@@ -15,10 +15,18 @@ const SwatchPanel = later(async () => (await import('./swatch-panel')).SwatchPan
 const LoopedSwatch = later(async () => (await import('./looped-swatch')).LoopedSwatch);
 const MapPanel = later(async () => (await import('./map-panel')).MapPanel);
 
+/** The bench the pictures are of: tabs stand still while a dial is turned, what they show does not. */
+const Shown = createContext<Bench | null>(null);
+
+/** What a tab shows of the bench. */
+function Of({ picture: Picture }: { picture: ComponentType<{ bench: Bench }> }) {
+  const bench = useContext(Shown);
+  return bench && <Picture bench={bench} />;
+}
+
 /** The view under the foot; behind a tab, the section with the needle in place. */
 export function SettingTable({ bench }: { bench: Bench }) {
   const { margin, folds, plan, judgement, set, issues } = bench;
-  const [params, setParams] = useSearchParams();
   if (!margin) return <StartingTable bench={bench} />;
   if (!judgement || !set || !folds) {
     return (
@@ -29,9 +37,16 @@ export function SettingTable({ bench }: { bench: Bench }) {
       </p>
     );
   }
-  const stage = folds.stages.find(({ id }) => id === 'stitch');
-  // No width and no needle position of loopers can be turned: there is no map of them.
-  const looped = isLooped(plan);
+  return (
+    <Shown value={bench}>
+      <Pictures looped={isLooped(plan)} />
+    </Shown>
+  );
+}
+
+/** The pictures there are of a setting. No width and no needle position of loopers can be turned: there is no map of them. */
+const Pictures = memo(function Pictures({ looped }: { looped: boolean }) {
+  const [params, setParams] = useSearchParams();
   const usual = looped ? 'swatch' : 'foot';
   return (
     <Tabs.Root
@@ -40,67 +55,68 @@ export function SettingTable({ bench }: { bench: Bench }) {
       className="flex h-full flex-col"
     >
       <div className="flex shrink-0 flex-wrap border-b border-line px-2">
-        <Pictures looped={looped} />
-        {!looped && (
-          <span className="ml-auto self-center pr-2 text-right text-sm text-soft">
-            clearance{' '}
-            <b className={judgement.blocked ? 'text-madder' : ''}>
-              {<Clearance mm={judgement.clearance.clearanceMm} />}
-            </b>
-          </span>
-        )}
+        <Tabs.List aria-label="Picture" className="flex flex-wrap">
+          <Tabs.Trigger value="foot" className={tab}>
+            Under the foot
+          </Tabs.Trigger>
+          <Tabs.Trigger value="section" className={tab}>
+            Section
+          </Tabs.Trigger>
+          {!looped && (
+            <Tabs.Trigger value="map" className={tab}>
+              Margin map
+            </Tabs.Trigger>
+          )}
+          <Tabs.Trigger value="swatch" className={tab}>
+            Swatch
+          </Tabs.Trigger>
+        </Tabs.List>
+        {!looped && <Of picture={Clearance} />}
       </div>
       <Tabs.Content
         value="foot"
         tabIndex={-1}
         className="h-136 shrink-0 sm:h-auto sm:min-h-0 sm:shrink sm:grow"
       >
-        <UnderThisFoot bench={bench} />
+        <Of picture={UnderThisFoot} />
       </Tabs.Content>
       <Tabs.Content value="map" tabIndex={-1} className="min-h-0 grow">
         <Suspense>
-          <MapPanel bench={bench} />
+          <Of picture={MapPanel} />
         </Suspense>
       </Tabs.Content>
       <Tabs.Content value="swatch" tabIndex={-1} className="min-h-0 grow">
         <Suspense>
-          {looped ? <LoopedSwatch bench={bench} /> : <SwatchPanel bench={bench} />}
+          <Of picture={looped ? LoopedSwatch : SwatchPanel} />
         </Suspense>
       </Tabs.Content>
       <Tabs.Content value="section" tabIndex={-1} className="min-h-0 grow">
         <Suspense>
-          {stage && <SectionPicture stage={stage} marks={folds.marks} exaggeration={1} />}
+          <Of picture={Section} />
         </Suspense>
       </Tabs.Content>
     </Tabs.Root>
   );
-}
+});
 
 const tab =
   'min-h-9 border-b-3 border-transparent px-3 text-sm data-[state=active]:border-pencil data-[state=active]:font-bold data-[state=active]:text-pencil';
 
-/** The pictures there are of a setting; drawn once, however often a dial is turned. */
-const Pictures = memo(function Pictures({ looped }: { looped: boolean }) {
-  return (
-    <Tabs.List aria-label="Picture" className="flex flex-wrap">
-      <Tabs.Trigger value="foot" className={tab}>
-        Under the foot
-      </Tabs.Trigger>
-      <Tabs.Trigger value="section" className={tab}>
-        Section
-      </Tabs.Trigger>
-      {!looped && (
-        <Tabs.Trigger value="map" className={tab}>
-          Margin map
-        </Tabs.Trigger>
-      )}
-      <Tabs.Trigger value="swatch" className={tab}>
-        Swatch
-      </Tabs.Trigger>
-    </Tabs.List>
-  );
-});
+function Section({ bench: { folds } }: { bench: Bench }) {
+  const stage = folds?.stages.find(({ id }) => id === 'stitch');
+  return stage && folds && <SectionPicture stage={stage} marks={folds.marks} exaggeration={1} />;
+}
 
-function Clearance({ mm }: { mm: number }) {
-  return useLengths().fine(mm);
+/** How far the needle stays from metal. */
+function Clearance({ bench: { judgement } }: { bench: Bench }) {
+  const { fine } = useLengths();
+  if (!judgement) return null;
+  return (
+    <span className="ml-auto self-center pr-2 text-right text-sm text-soft">
+      clearance{' '}
+      <b className={judgement.blocked ? 'text-madder' : ''}>
+        {fine(judgement.clearance.clearanceMm)}
+      </b>
+    </span>
+  );
 }

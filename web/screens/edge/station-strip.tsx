@@ -1,5 +1,5 @@
 import { memo, useEffect, useRef } from 'react';
-import { NavLink } from 'react-router';
+import { Link } from 'react-router';
 
 interface StationStripProps {
   readonly edgeId: string;
@@ -61,7 +61,8 @@ const StationLink = memo(function StationLink(props: StationLinkProps) {
   const { edgeId, id, name, answer, number, isCurrent } = props;
   return (
     <li className="min-w-36 flex-1 border-r border-line first:grow-[1.35]">
-      <NavLink
+      <Link
+        aria-current={isCurrent ? 'page' : undefined}
         to={`/edges/${edgeId}/${id}`}
         className={`block h-full px-3.5 py-2 hover:bg-slip ${isCurrent ? 'border-b-4 border-pencil bg-cloth pb-1' : ''}`}
       >
@@ -70,7 +71,7 @@ const StationLink = memo(function StationLink(props: StationLinkProps) {
           <span className={isCurrent ? 'font-bold text-pencil' : ''}>{name}</span>
         </span>
         <span className="line-clamp-2 text-[0.95rem] leading-tight font-bold">{answer}</span>
-      </NavLink>
+      </Link>
     </li>
   );
 });
