@@ -1,5 +1,5 @@
 // A photo of 12 megapixels of a scrap on its card: how long it takes to measure, and how long the
-// page stands still meanwhile.
+// page stands still meanwhile, by the browser's own trace.
 import { cardPhoto, dials } from './card-photo.mjs';
 
 export async function benchEye({ address, page, row }) {
@@ -20,31 +20,65 @@ export async function benchEye({ address, page, row }) {
   taken.sort((a, b) => a - b);
   row('a photo of 12 megapixels measured by the server, median of 5', taken[2], 'ms', 2000);
 
-  await page.goto(`${address}/edges/edge-cape/test`);
-  await page.getByRole('button', { name: 'Count from a photo' }).click();
-  await page.getByRole('button', { name: 'Take or choose the photo' }).waitFor();
-  await page.evaluate(() => {
-    // A tick after every task of the page; the longest time without one is how long it stood still.
-    const { port1, port2 } = new MessageChannel();
-    globalThis.stillMs = 0;
-    let last = performance.now();
-    port1.onmessage = () => {
-      const now = performance.now();
-      globalThis.stillMs = Math.max(globalThis.stillMs, now - last);
-      last = now;
-      port2.postMessage(0);
+  const longest = [];
+  const told = [];
+  for (let i = 0; i < 3; i++) {
+    await page.goto(`${address}/edges/edge-cape/test`);
+    await page.getByRole('button', { name: 'Count from a photo' }).click();
+    await page.getByRole('button', { name: 'Take or choose the photo' }).waitFor();
+    const { toldMs, stillMs } = await tracedPhoto(page, bytes);
+    told.push(toldMs);
+    longest.push(stillMs);
+  }
+  told.sort((a, b) => a - b);
+  row('the same in the browser, until it is told, median of 3', told[1], 'ms', null);
+  row('longest that the page stood still meanwhile, of all 3', Math.max(...longest), 'ms', 16);
+}
+
+/** Runs in the page: notes when looking begins and when it is told, and is done once that is drawn. */
+const untilTold = () =>
+  new Promise((done) => {
+    const isLooking = () => document.body.textContent.includes('Looking at the scrap…');
+    let begun = false;
+    const note = () => {
+      if (isLooking() === begun) return;
+      performance.mark(begun ? 'told' : 'looking');
+      if (begun) setTimeout(done, 500);
+      begun = !begun;
     };
-    port2.postMessage(0);
+    note();
+    const watched = { subtree: true, childList: true, characterData: true };
+    new MutationObserver(note).observe(document.body, watched);
   });
-  const begun = performance.now();
-  await page
+
+/**
+ * One photo in the page, by the browser's own account of what its main thread did: whoever asks the page how far
+ * it is holds it up.
+ */
+async function tracedPhoto(page, buffer) {
+  const browser = page.context().browser();
+  await browser.startTracing(page, { categories: ['toplevel', 'blink.user_timing'] });
+  const chosen = page
     .getByLabel('Photo of the scrap on its card')
-    .setInputFiles({ name: 'scrap.jpg', mimeType: 'image/jpeg', buffer: bytes });
-  await page.getByText('Looking at the scrap…').waitFor();
-  // Handing over the file is the browser’s; from here on it is ours.
-  await page.evaluate(() => (globalThis.stillMs = 0));
-  await page.getByText('Looking at the scrap…').waitFor({ state: 'detached', timeout: 60_000 });
-  row('the same in the browser, until it is told', performance.now() - begun, 'ms', null);
-  const stillMs = await page.evaluate(() => globalThis.stillMs);
-  row('longest that the page stood still meanwhile', stillMs, 'ms', 16);
+    .setInputFiles({ name: 'scrap.jpg', mimeType: 'image/jpeg', buffer });
+  await page.evaluate(untilTold);
+  await chosen;
+  const { traceEvents } = JSON.parse(String(await browser.stopTracing()));
+  const [looking, told] = ['looking', 'told'].map((mark) =>
+    traceEvents.find(({ name, cat }) => name === mark && cat === 'blink.user_timing'),
+  );
+  // From when the file is handed over, which is the browser’s, until what was found has been drawn.
+  const tasks = traceEvents.filter(
+    ({ name, ph, pid, tid, ts }) =>
+      ph === 'X' &&
+      name.endsWith('RunTask') &&
+      pid === told.pid &&
+      tid === told.tid &&
+      ts > looking.ts &&
+      ts < told.ts + 400_000,
+  );
+  return {
+    toldMs: (told.ts - looking.ts) / 1000,
+    stillMs: Math.max(...tasks.map(({ dur }) => dur)) / 1000,
+  };
 }

@@ -1,12 +1,13 @@
 import { useEffect, useMemo, useRef, type KeyboardEvent } from 'react';
 import { middleOf } from '../../core/eye/middle';
 import type { ShownWindow } from '../workers/shown-window';
+import { ringColour, ringShapes, type Taken } from './find-rings';
 
 /** A find as it is ringed. */
 export interface Ringed {
   readonly id: number;
   readonly atMm: readonly [xMm: number, yMm: number];
-  readonly judged: 'sound' | 'short' | 'over' | 'struck';
+  readonly judged: Taken;
   readonly doubtful: boolean;
 }
 
@@ -122,11 +123,11 @@ export function ScrapPicture(props: ScrapPictureProps) {
               )}
               {[
                 ['var(--color-slip)', 0.75],
-                [find.judged === 'sound' ? 'var(--color-pencil)' : 'var(--color-madder)', 0.35],
+                [ringColour(find.judged), 0.35],
               ].map(([stroke, width]) => (
                 <path
                   key={stroke}
-                  d={shapes[find.judged]}
+                  d={ringShapes[find.judged]}
                   transform={`scale(${size})`}
                   fill="none"
                   stroke={String(stroke)}
@@ -168,11 +169,3 @@ function ringSize(ringed: readonly Ringed[]): number {
     .map(({ atMm }, i) => Math.hypot(atMm[0] - ringed[i]!.atMm[0], atMm[1] - ringed[i]!.atMm[1]));
   return apart.length === 0 ? 1 : Math.min(1, Math.max(leastSize, middleOf(apart) / clearMm));
 }
-
-/** A ring where it is sound, a square where it falls short, a point up where it goes over. */
-const shapes: Readonly<Record<Ringed['judged'], string>> = {
-  sound: 'M-2.3,0A2.3,2.3 0 1 1 2.3,0A2.3,2.3 0 1 1 -2.3,0Z',
-  short: 'M-2.1,-2.1H2.1V2.1H-2.1Z',
-  over: 'M0,-2.8L2.7,1.9H-2.7Z',
-  struck: 'M-1.3,-1.3L1.3,1.3M1.3,-1.3L-1.3,1.3',
-};

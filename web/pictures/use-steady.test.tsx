@@ -1,4 +1,3 @@
-import { describe, expect, it } from '@jest/globals';
 import { renderHook } from '@testing-library/react';
 import fc from 'fast-check';
 import { useSteadySpan } from './use-steady';

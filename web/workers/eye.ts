@@ -2,6 +2,9 @@ import { proxy, wrap, type Remote } from 'comlink';
 import type { EyeAsked, Eyed, EyedEdge, eyeTasks, LaidFlat } from './eye-tasks';
 import { untilAnswered } from './until-answered';
 
+/** A thread that has answered ends this much later: what it gives back at its end would hold up the picture, ms. */
+const endsAfterMs = 500;
+
 /**
  * Asks the eye something on a thread of its own, which ends with the answer; given up, it ends at once.
  *
@@ -14,15 +17,18 @@ async function onThread<T>(
   const worker = new Worker(new URL('./eye.worker.ts', import.meta.url), { type: 'module' });
   const eye: Remote<typeof eyeTasks> = wrap(worker);
   try {
-    return await new Promise<T>((done, failed) => {
+    const answer = await new Promise<T>((done, failed) => {
       signal.addEventListener('abort', () => failed(signal.reason as Error), { once: true });
       worker.addEventListener('error', () =>
         failed(new Error('The picture could not be measured.')),
       );
       ask(eye).then(done, failed);
     });
-  } finally {
+    setTimeout(() => worker.terminate(), endsAfterMs);
+    return answer;
+  } catch (error) {
     worker.terminate();
+    throw error;
   }
 }
 

@@ -6,6 +6,7 @@ import { Impossible } from '../../../core/impossible';
 import { Button } from '../../controls/button';
 import { FormDialog } from '../../controls/form-dialog';
 import { useLengths } from '../../ground/lengths-context';
+import { RingKey } from '../../pictures/find-rings';
 import { ScrapPicture } from '../../pictures/scrap-picture';
 import { capital } from '../../words/number';
 import { issueInWords } from '../../words/refusals';
@@ -94,7 +95,8 @@ function Found({ photoId, finds, drawing }: FoundProps) {
         onKey={onKey}
       />
       <p className="text-sm text-soft">
-        ○ sound, □ falls short, △ goes over, dashed: near a bound. Click a find or take the arrows.
+        <RingKey names={{ sound: 'sound', short: 'falls short', over: 'goes over' }} />
+        Dashed: near a bound. Click a find or take the arrows.
       </p>
       <FindInWords find={finds[chosen]!} of={finds.length} words={drawing.margin.words} />
     </div>

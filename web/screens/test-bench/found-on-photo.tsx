@@ -1,10 +1,11 @@
-import { useState, type KeyboardEvent } from 'react';
+import { useDeferredValue, useState, type KeyboardEvent } from 'react';
 import type { SymptomId } from '../../../core/diagnose/symptom';
 import type { Face } from '../../../core/eye/seen-on';
 import type { MarginWords } from '../../../core/finish/finish-margin';
 import type { Check } from '../../../core/margin/check';
 import { Button } from '../../controls/button';
 import { RadioRow } from '../../controls/radio-row';
+import { RingKey } from '../../pictures/find-rings';
 import { ScrapPicture } from '../../pictures/scrap-picture';
 import type { ShownPhoto } from '../../workers/eye-tasks';
 import { capital, counted } from '../../words/number';
@@ -114,6 +115,8 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
     event.preventDefault();
   };
   const { lengthMm } = photo.measured;
+  // The picture first, what is done with it in the next breath: both together are more than a frame.
+  const isSeen = useDeferredValue(true, false);
   return (
     <div className="grid gap-3">
       <p className="text-lg">
@@ -138,51 +141,55 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
         onPlace={addAt}
         onKey={onKey}
       />
-      <p className="text-sm text-soft">
-        ○ sound, □ {names.short.toLowerCase()}, △ {names.over.toLowerCase()}, dashed: doubtful.
-        Click a find to choose it, the cloth to add one. Stitches are {lengths.fine(lengthMm.mean)}{' '}
-        long.
-        {photo.isByColour &&
-          ' Thread and cloth are nearly as light as each other: this is seen through a colour filter.'}
-      </p>
-      {find && (
-        <div aria-live="polite">
-          <RadioRow
-            label={`${face === 'wrong' ? capital(words.one) : 'Place'} ${finds.indexOf(find) + 1} of ${finds.length}${asksAbout(find) ? ', doubtful' : ''}`}
-            value={find.judged}
-            itemClass="px-2 py-1.5"
-            options={judgements.map((value) => ({ value, shown: names[value] }))}
-            onChange={(as) => say(find.id, as)}
-          />
-        </div>
+      {isSeen && (
+        <>
+          <p className="text-sm text-soft">
+            <RingKey names={names} />
+            Dashed: doubtful. Click a find to choose it, the cloth to add one. Stitches are{' '}
+            {lengths.fine(lengthMm.mean)} long.
+            {photo.isByColour &&
+              ' Thread and cloth are nearly as light as each other: this is seen through a colour filter.'}
+          </p>
+          {find && (
+            <div aria-live="polite">
+              <RadioRow
+                label={`${face === 'wrong' ? capital(words.one) : 'Place'} ${finds.indexOf(find) + 1} of ${finds.length}${asksAbout(find) ? ', doubtful' : ''}`}
+                value={find.judged}
+                itemClass="px-2 py-1.5"
+                options={judgements.map((value) => ({ value, shown: names[value] }))}
+                onChange={(as) => say(find.id, as)}
+              />
+            </div>
+          )}
+          <EdgeTicks found={atEdge} ticked={ticked} onTick={onTick} />
+          <div className="flex flex-wrap items-center gap-2">
+            <Button look="solid" disabled={keeping} onClick={() => onTake(false)}>
+              {n === undefined ? `Use: ${counted(over, 'shows', 'show')}` : 'Use these counts'}
+            </Button>
+            {other === 'waits' && (
+              <Button disabled={keeping} onClick={() => onTake(true)}>
+                Use, then the {face === 'wrong' ? 'right' : 'wrong'} side
+              </Button>
+            )}
+            {doubtful.length > 0 && (
+              <Button
+                onClick={() => {
+                  const next = doubtful.find(({ id }) => id !== chosen) ?? doubtful[0];
+                  setChosen(next?.id ?? null);
+                }}
+              >
+                Next doubtful ({doubtful.length})
+              </Button>
+            )}
+            <Button onClick={() => addAt(chosen === null ? [50, 30] : placeAfter(finds, chosen))}>
+              Add one
+            </Button>
+            <Button look="quiet" onClick={onAnother}>
+              Another photo
+            </Button>
+          </div>
+        </>
       )}
-      <EdgeTicks found={atEdge} ticked={ticked} onTick={onTick} />
-      <div className="flex flex-wrap items-center gap-2">
-        <Button look="solid" disabled={keeping} onClick={() => onTake(false)}>
-          {n === undefined ? `Use: ${counted(over, 'shows', 'show')}` : 'Use these counts'}
-        </Button>
-        {other === 'waits' && (
-          <Button disabled={keeping} onClick={() => onTake(true)}>
-            Use, then the {face === 'wrong' ? 'right' : 'wrong'} side
-          </Button>
-        )}
-        {doubtful.length > 0 && (
-          <Button
-            onClick={() => {
-              const next = doubtful.find(({ id }) => id !== chosen) ?? doubtful[0];
-              setChosen(next?.id ?? null);
-            }}
-          >
-            Next doubtful ({doubtful.length})
-          </Button>
-        )}
-        <Button onClick={() => addAt(chosen === null ? [50, 30] : placeAfter(finds, chosen))}>
-          Add one
-        </Button>
-        <Button look="quiet" onClick={onAnother}>
-          Another photo
-        </Button>
-      </div>
       {trouble && (
         <p role="alert" className="font-bold text-madder">
           {trouble}
