@@ -282,7 +282,7 @@ export function seamFinder(field: Field, seen: Seen): SeamFinder {
         if (!isBetter) stepDegrees /= 2;
       }
       const isKnown = found.some(
-        (other) => other.turned === best.turned && abs(other.row - best.row) <= sameMm * pxPerMm,
+        (other) => isSameWay(other, best) && abs(other.row - best.row) <= sameMm * pxPerMm,
       );
       if (!isKnown) found.push(best);
       if (!onShare(0.7 + (0.3 * found.length) / starts.length)) return null;

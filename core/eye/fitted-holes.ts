@@ -1,4 +1,5 @@
 import { bareCloth } from './bare-cloth';
+import { fedAlong, type FedPlace } from './fed-along';
 import type { Field } from './flatten';
 import type { FoundSeam } from './find-seam';
 import { holePatch, misfit, type HolePatch } from './hole-patch';
@@ -30,23 +31,55 @@ const endsMm = [-0.45, -0.3, -0.15, 0, 0.15, 0.3, 0.45];
 /** Less of a thread has no direction, mm. */
 const leastThreadMm = 1;
 
+/** How far off a place is for a hole of a patch. */
+type OffAt = (at: Pair) => number;
+
+/** How far what is seen is from threads that meet there. */
+const offOf =
+  (patch: HolePatch, cover: ThreadCover): OffAt =>
+  (at) =>
+    misfit(patch, at, cover);
+
+/** The same, and how far from where the machine would have fed it; as likely in either. */
+function offIfFed(offAt: OffAt, { found, seen }: HolePatch, fed: FedPlace): OffAt {
+  const weight = (alike * offAt(found)) / seen.length;
+  return (at) => offAt(at) + weight * ((at[1] - fed.alongMm) / fed.spreadMm) ** 2;
+}
+
 /** Where to begin: where it was found, or, of a thread that ends there, the best place along it. */
-function startOf(patch: HolePatch, from: Pair, cover: ThreadCover): Placed {
-  const [end, other] = patch.ends as readonly [Pair, Pair?];
-  const [dt, ds] = [from[0] - end[0], from[1] - end[1]];
+function startOf({ ends, found }: HolePatch, offAt: OffAt): Placed {
+  const [end, other] = ends as readonly [Pair, Pair?];
+  const [dt, ds] = [found[0] - end[0], found[1] - end[1]];
   const length = hypot(dt, ds);
   const places = other || length < leastThreadMm ? [0] : endsMm;
   return places
-    .map((mm): Pair => [from[0] + (dt * mm) / max(1, length), from[1] + (ds * mm) / max(1, length)])
-    .map((at): Placed => ({ at, off: misfit(patch, at, cover) }))
+    .map((mm): Pair => [
+      found[0] + (dt * mm) / max(1, length),
+      found[1] + (ds * mm) / max(1, length),
+    ])
+    .map((at): Placed => ({ at, off: offAt(at) }))
     .reduce((best, one) => (one.off < best.off ? one : best));
 }
 
-/** How far a fit may be off across, one spread, mm: what is left over, against how fast it grows aside. */
-function spreadOf(patch: HolePatch, { at: [t, s], off }: Placed, cover: ThreadCover): number {
-  const beside = (by: number) => misfit(patch, [t + by, s], cover);
-  const bend = (beside(-bendMm) - 2 * off + beside(bendMm)) / bendMm ** 2;
-  return min(mostSpreadMm, sqrt((2 * alike * off) / patch.seen.length / max(1e-9, bend)));
+const fit = (patch: HolePatch, offAt: OffAt, stepsMm: readonly number[]) =>
+  settledAt(
+    offAt,
+    startOf(patch, offAt),
+    stepsMm.map((step): Pair => [step, step]),
+  );
+
+/**
+ * How far a fit may be off across, one spread, mm: what is left over, against how fast it grows aside, wherever it
+ * lies along.
+ */
+function spreadOf({ seen }: HolePatch, { at: [t, s], off }: Placed, offAt: OffAt): number {
+  const by = (across: number, along: number) =>
+    offAt([t + across * bendMm, s + along * bendMm]) - off;
+  const [tt, ss] = [by(1, 0) + by(-1, 0), by(0, 1) + by(0, -1)];
+  const ts = (by(1, 1) + by(-1, -1) - by(1, -1) - by(-1, 1)) / 4;
+  // Of a thread’s end the picture tells where it lies beside its line; how far along it, only its end.
+  const bend = (tt - (ts * ts) / max(1e-9, ss)) / bendMm ** 2;
+  return min(mostSpreadMm, sqrt((2 * alike * off) / seen.length / max(1e-9, bend)));
 }
 
 /**
@@ -73,12 +106,6 @@ export function fittedHoles(
   if (patches.length === 0) return { thread: [...sewn], look: null };
   const every = Math.ceil(patches.length / mostTelling);
   const telling = patches.flatMap(({ patch }, i) => (i % every === 0 ? [patch] : []));
-  const fit = (patch: HolePatch, from: Pair, cover: ThreadCover, stepsMm: readonly number[]) =>
-    settledAt(
-      (at) => misfit(patch, at, cover),
-      startOf(patch, from, cover),
-      stepsMm.map((step): Pair => [step, step]),
-    );
   const likeliestLook = (atHole: number, places: readonly Pair[]) =>
     halvesMm
       .flatMap((halfMm) => blursMm.map((blurMm): ThreadLook => ({ halfMm, blurMm, atHole })))
@@ -94,19 +121,27 @@ export function fittedHoles(
   );
   const ways = atHoles.map((atHole) => {
     const cover = threadCover({ ...about, atHole });
-    const all = telling.map((patch) => fit(patch, patch.found, cover, [0.1, 0.05]));
+    const all = telling.map((patch) => fit(patch, offOf(patch, cover), [0.1, 0.05]));
     return { atHole, places: all.map(({ at }) => at), off: middleOf(all.map(({ off }) => off)) };
   });
   const best = ways.reduce((one, other) => (other.off < one.off ? other : one));
   const look = likeliestLook(best.atHole, best.places);
   const cover = threadCover(look);
-  const moved = new Map(
-    patches.map(({ hole, patch }) => {
-      const fitted = fit(patch, patch.found, cover, [0.1, 0.05, 0.03]);
-      const [acrossMm, alongMm] = fitted.at;
-      const acrossSpreadMm = spreadOf(patch, fitted, cover);
-      return [hole, { ...hole, acrossMm, alongMm, acrossSpreadMm }];
-    }),
-  );
-  return { thread: sewn.map((hole) => moved.get(hole) ?? hole), look };
+  const moved = (hole: TracedHole, patch: HolePatch, offAt: OffAt): TracedHole => {
+    const fitted = fit(patch, offAt, [0.1, 0.05, 0.03]);
+    const [acrossMm, alongMm] = fitted.at;
+    return { ...hole, acrossMm, alongMm, acrossSpreadMm: spreadOf(patch, fitted, offAt) };
+  };
+  const thread = [...sewn];
+  const isEnd = ({ ends }: HolePatch) => ends.length < 2;
+  for (const { hole, patch } of patches.filter((one) => !isEnd(one.patch))) {
+    thread[sewn.indexOf(hole)] = moved(hole, patch, offOf(patch, cover));
+  }
+  // The ends last, since how far a hole lies from the one beside it is told by all others.
+  for (const { hole, patch } of patches.filter((one) => isEnd(one.patch))) {
+    const fed = fedAlong(thread, hole);
+    const offAt = offOf(patch, cover);
+    thread[sewn.indexOf(hole)] = moved(hole, patch, fed ? offIfFed(offAt, patch, fed) : offAt);
+  }
+  return { thread, look };
 }

@@ -16,7 +16,7 @@ const { abs, exp, max } = Math;
  */
 const sideMm = 0.6;
 const acrossStepMm = 0.04;
-const alongStepMm = 0.8;
+const alongStepMm = 0.4;
 /** Of fewer places nothing is told better than it was. */
 const leastPlaces = 200;
 /** A shadow fades to a third over so much, mm. */

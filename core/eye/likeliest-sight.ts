@@ -5,7 +5,8 @@ import { isLine, isMeasurable, type Seen } from './seen';
 import { sewnPart } from './sewn-part';
 import { spacedByDips } from './stitch-length';
 import { isClearOf, laidAlong, mirrored } from './straight-line';
-import { endsSettled, plainness, traced, type TracedHole } from './trace';
+import { endsSettled } from './thread-ends';
+import { plainness, traced, type TracedHole } from './trace';
 
 /** What lies beside so many of the likeliest ways of lying is looked for. */
 const mostLooked = 3;
@@ -15,6 +16,8 @@ const nearlyAsPlain = 0.85;
 const asPlainOtherWay = 0.6;
 /** Which way round they lie is told by a line that is plainer by so much, in log. */
 const surerBy = 2;
+/** Two that lie the same way and no farther apart are one seam, mm. */
+const samePlaceMm = 1;
 /** What stitches are led along that is a line on the cloth, and no step from one cloth to another. */
 const drawnReferences = new Set(['hemline', 'ridge of the old hem']);
 
@@ -64,8 +67,9 @@ export function likeliestSight(
 ): LikeliestSight | null {
   const straight = isLine(seen);
   const sewn = (one: FoundSeam) => {
-    const thread = sewnPart(traced(standing, seen, one));
-    return straight ? thread : endsSettled(standing, seen, one, thread);
+    const all = traced(standing, seen, one);
+    const thread = sewnPart(all);
+    return straight ? thread : endsSettled(standing, seen, one, all, thread);
   };
   const followed = (one: FoundSeam): Sight => ({
     seam: one,
@@ -111,8 +115,17 @@ export function likeliestSight(
   );
   const total = sights.map(({ thread }, i) => plain[i]! * Math.sqrt(thread.length));
   const most = Math.max(...total);
+  // Lines beside each other may be taken for each other; then what they were led along lies elsewhere.
+  const isOther = ({ seam: one }: Sight, { seam: other }: Sight) =>
+    one.turned[1] !== other.turned[1] || Math.abs(one.acrossMm - other.acrossMm) > samePlaceMm;
   const [best, ...others] = sights
     .filter((_, i) => total[i]! >= (otherLines.length > 0 ? asPlainOtherWay : nearlyAsPlain) * most)
+    // Of a thread that was followed twice in one place, one may have lost a hole at its end.
+    .filter(
+      (one, _, all) =>
+        straight ||
+        all.every((other) => isOther(one, other) || other.thread.length <= one.thread.length),
+    )
     .map((sight) => ({
       ...sight,
       plain: plain[sights.indexOf(sight)]!,
@@ -124,11 +137,8 @@ export function likeliestSight(
         plainOf(b.line) - plainOf(a.line) || likelyThread(b.thread) - likelyThread(a.thread),
     );
   if (!best) return null;
-  // Lines beside each other may be taken for each other; then what they were led along lies elsewhere.
-  const isOther = ({ seam }: Sight) =>
-    seam.turned[1] !== best.seam.turned[1] || Math.abs(seam.acrossMm - best.seam.acrossMm) > 1;
   const mayBeOther = others.some(
-    (other) => isOther(other) && plainOf(other.line) > plainOf(best.line) - surerBy,
+    (other) => isOther(other, best) && plainOf(other.line) > plainOf(best.line) - surerBy,
   );
   // A straight thread was followed by where it lies; where its holes are is told along it.
   const sight = straight ? followed(spacedByDips(standing, seen, best.seam, best.thread)) : best;

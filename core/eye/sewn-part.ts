@@ -49,6 +49,21 @@ function likeliest(lines: readonly Line[]): Line[] {
   return lines.slice(from, to);
 }
 
+/** Those of its lines that tell how far a thread goes: where a stitch bites, its bites. */
+function tellingLines(lines: Line[]): Line[] {
+  const bites = lines.filter(({ isBite }) => isBite);
+  return bites.length > 0 ? bites : lines;
+}
+
+/** How likely thread and how plain the usual line of a thread is that is there. */
+export function sewnLines(sewn: readonly TracedHole[]): { perMm: number; plain: number } {
+  const lines = tellingLines(linesOf(sewn));
+  return {
+    perMm: middleOf(lines.map(({ perMm }) => perMm)),
+    plain: middleOf(lines.map(({ plain }) => plain)),
+  };
+}
+
 /**
  * The part of a thread that is there: the longest stretch of lines from hole to hole that are
  * likelier thread than cloth, gaps of a line or two let through; at either end without what is only
@@ -57,12 +72,11 @@ function likeliest(lines: readonly Line[]): Line[] {
  */
 export function sewnPart(thread: readonly TracedHole[]): TracedHole[] {
   const all = likeliest(linesOf(thread));
-  const bites = all.filter(({ isBite }) => isBite);
-  const lines = bites.length > 0 ? bites : all;
+  const lines = tellingLines(all);
+  const hasBites = lines.some(({ isBite }) => isBite);
   const least = {
     perMm: likelyShare * middleOf(lines.map(({ perMm }) => perMm)),
-    plain:
-      (bites.length > 0 ? plainBiteShare : plainShare) * middleOf(lines.map(({ plain }) => plain)),
+    plain: (hasBites ? plainBiteShare : plainShare) * middleOf(lines.map(({ plain }) => plain)),
   };
   const plain = lines.filter((line) => line.perMm >= least.perMm && line.plain >= least.plain);
   const [from, to] = [plain[0]?.ends[0] ?? 0, Math.max(...plain.map(({ ends }) => ends[1]))];

@@ -34,7 +34,7 @@ export interface TracedHole extends PlacedHole {
 const swingAtHole = 0.5;
 /** Over an edge its two lines meet in a point, and each stands out less for the other beside it. */
 const overEdgeAtHole = 0.25;
-const atHoleOf = (seen: Seen): number => {
+export const atHoleOf = (seen: Seen): number => {
   if (isLine(seen)) return 1;
   return swingsAtRawEdge(seen) ? overEdgeAtHole : swingAtHole;
 };
@@ -47,12 +47,12 @@ const acrossWanderMm = 0.7;
 /** A straight line bends so far from one stitch to the next, one spread, mm. */
 const bendMm = 0.2;
 /** And so far along, as a share of the stitch length. */
-const alongWander = 0.12;
+export const alongWander = 0.12;
 /** Places that are a thread’s width apart speak for themselves; nearer ones repeat each other. */
 const alike = 3;
 
 /** What thread gives in a picture and how far what is none strays. */
-interface Contrast {
+export interface Contrast {
   readonly thread: number;
   readonly spread: number;
   /** How much of the thread is still seen at a hole, as a share. */
@@ -63,7 +63,7 @@ interface Contrast {
  * How much likelier a line is thread than cloth, in log. What `lookOn` does is written out: of a photo millions
  * of places are looked at here, and a call for each takes as long again.
  */
-function logOddsOf(
+export function logOddsOf(
   { values, width, lastX, lastY, c, s, x0, y0, sign }: LaidField,
   { thread, spread, atHole }: Contrast,
   [s0, t0]: readonly [number, number],
@@ -103,7 +103,7 @@ function logOddsOf(
 }
 
 /** What thread gives along the lines as they are placed; the upper half, since some miss it. */
-function contrastOf(
+export function contrastOf(
   look: LookAt,
   lines: readonly PlacedHole[][],
   spread: number,
@@ -124,7 +124,8 @@ function contrastOf(
   return { thread: max(middleOf(upper), spread / 2), spread, atHole };
 }
 
-interface Moving {
+/** A hole that is still being moved. */
+export interface Moving {
   readonly placed: PlacedHole;
   along: number;
   across: number;
@@ -133,7 +134,7 @@ interface Moving {
 }
 
 /** How far around a hole is looked, and how closely. */
-interface Reach {
+export interface Reach {
   readonly alongMm: number;
   readonly acrossMm: number;
   readonly stepsMm: number;
@@ -142,7 +143,7 @@ interface Reach {
 }
 
 /** Moves one hole to where its thread is likeliest, and sees how surely it lies there. */
-function settle(
+export function settle(
   laid: LaidField,
   contrast: Contrast,
   [before, at, after]: readonly [Moving | undefined, Moving, Moving | undefined],
@@ -269,57 +270,11 @@ export function traced(field: Field, seen: Seen, seam: FoundSeam): TracedHole[] 
   );
 }
 
-/**
- * The ends of a thread once it is known where they are: a first or last hole has one line, and is no
- * longer drawn towards where a next one would be.
- *
- * @param sewn the part of the thread that is there, in sewing order
- */
-export function endsSettled(
-  field: Field,
-  seen: Seen,
-  seam: FoundSeam,
-  sewn: readonly TracedHole[],
-): TracedHole[] {
-  const laid = laidField(field, seam, seam.lighter ? 1 : -1);
-  const look = lookOn(laid);
-  const alongMm = (alongWander * seam.repeatMm) / seen.stitches;
-  const wander = {
-    ...{ alongMm, isStraight: false },
-    meanAcross: middleOf(
-      sewn.map(({ acrossMm, hole }) => acrossMm - seam.acrossMm - seam.turned[1] * hole.acrossMm),
-    ),
-  };
-  const contrast = contrastOf(look, [[...sewn]], spreadOf(field.values), atHoleOf(seen));
-  const placed = placedHoles(seen, seam, field.width / field.pxPerMm);
-  const ends = [sewn[0], sewn.at(-1)].filter((one) => one !== undefined);
-  return sewn.map((one) => {
-    if (!ends.includes(one)) return one;
-    const own = placed.find(({ hole, repeat }) => hole === one.hole && repeat === one.repeat);
-    const moving = ({ alongMm: along, acrossMm: across, ...rest }: TracedHole): Moving => ({
-      placed: own ?? { ...rest, alongMm: along, acrossMm: across },
-      ...{ along, across, spread: one.acrossSpreadMm, logOdds: one.logOdds },
-    });
-    const at = moving(one);
-    const [before, after] = [-1, 1].map((by) => sewn[sewn.indexOf(one) + by]);
-    for (const reach of [
-      { alongMm: 2 * alongMm, acrossMm: 1.5, stepsMm: 0.1 },
-      { alongMm: alongMm / 2, acrossMm: 0.25, stepsMm: 0.04, isLast: true },
-    ]) {
-      settle(laid, contrast, [before && moving(before), at, after && moving(after)], reach, wander);
-    }
-    return {
-      ...one,
-      ...{ alongMm: at.along, acrossMm: at.across, acrossSpreadMm: at.spread },
-    };
-  });
-}
-
 /** Cloth lies so far beside a thread’s middle, mm. */
 const besideMm = 0.35;
 
 /** How far a line stands out from both its sides at once, and how they differ, at places along it. */
-function besideLine(
+export function besideLine(
   look: LookAt,
   [s1, t1]: readonly [number, number],
   [s2, t2]: readonly [number, number],
