@@ -47,6 +47,8 @@ test('dark thread is told from light, half a repeat on', () => {
   const [best] = seamFinder(field, seen)({ along: 0.03 })!;
   // What is dark here is light half a repeat on: both are looked at, and followed by their thread.
   expect(best!.score).toBeGreaterThan(15);
+  const both = seamFinder(field, seen)()!.filter(({ acrossMm }) => Math.abs(acrossMm) < 0.5);
+  expect(new Set(both.map(({ lighter }) => lighter)).size).toBe(2);
   const dark = seamFinder(field, seen)({ along: 0.03, lighter: false })!;
   expect(dark.every(({ lighter }) => !lighter)).toBe(true);
 });

@@ -4,23 +4,15 @@ import type { Field } from './flatten';
 import type { FoundSeam } from './find-seam';
 import { holePatch, misfit, type HolePatch } from './hole-patch';
 import { settledAt, type Pair, type Placed } from './least';
-import { middleOf } from './middle';
+import { lookOfThread } from './look-of-thread';
 import { lookAlong } from './on-seam';
 import { threadCover, type ThreadCover, type ThreadLook } from './thread-look';
 import type { TracedHole } from './trace';
 
 const { hypot, max, min, sqrt } = Math;
 
-/** Looks a thread may have; in between it makes no odds (0.01 mm). */
-const halvesMm = [0.1, 0.14, 0.19];
-const blursMm = [0.05, 0.065, 0.08, 0.1, 0.12, 0.145, 0.17, 0.2];
-const atHoles = [0.25, 0.6, 1];
-/** Width and blur are told before it is known how it ends. */
-const someAtHole = 0.6;
-/** How a thread looks is told by so many of its holes. */
-const mostTelling = 12;
 /** So many places of a patch say together what one would that repeats no other: a thread’s width of them, each way. */
-const alike = 9;
+export const alike = 9;
 /** How a value bends is seen over so much, mm. */
 const bendMm = 0.05;
 /** A fit that tells less than this tells nothing, one spread, mm. */
@@ -104,28 +96,14 @@ export function fittedHoles(
     return patch ? [{ hole, patch }] : [];
   });
   if (patches.length === 0) return { thread: [...sewn], look: null };
-  const every = Math.ceil(patches.length / mostTelling);
-  const telling = patches.flatMap(({ patch }, i) => (i % every === 0 ? [patch] : []));
-  const likeliestLook = (atHole: number, places: readonly Pair[]) =>
-    halvesMm
-      .flatMap((halfMm) => blursMm.map((blurMm): ThreadLook => ({ halfMm, blurMm, atHole })))
-      .map((one) => {
-        const cover = threadCover(one);
-        const off = middleOf(telling.map((patch, i) => misfit(patch, places[i]!, cover)));
-        return { one, off };
-      })
-      .reduce((best, other) => (other.off < best.off ? other : best)).one;
-  const about = likeliestLook(
-    someAtHole,
-    telling.map(({ found }) => found),
+  const look = lookOfThread(
+    patches.map(({ patch }) => patch),
+    {
+      found: ({ found }) => found,
+      offAt: misfit,
+      fit: (patch, cover) => fit(patch, offOf(patch, cover), [0.1, 0.05]),
+    },
   );
-  const ways = atHoles.map((atHole) => {
-    const cover = threadCover({ ...about, atHole });
-    const all = telling.map((patch) => fit(patch, offOf(patch, cover), [0.1, 0.05]));
-    return { atHole, places: all.map(({ at }) => at), off: middleOf(all.map(({ off }) => off)) };
-  });
-  const best = ways.reduce((one, other) => (other.off < one.off ? other : one));
-  const look = likeliestLook(best.atHole, best.places);
   const cover = threadCover(look);
   const moved = (hole: TracedHole, patch: HolePatch, offAt: OffAt): TracedHole => {
     const fitted = fit(patch, offAt, [0.1, 0.05, 0.03]);

@@ -76,16 +76,18 @@ export function holePatch(
   };
 }
 
-/**
- * How far what is seen is from threads that meet in a hole: the least sum of squares over all greys the thread
- * may have and all light there may be. What thread covers of the cloth replaces it: seen = light + bare·(1 − cover)
- * + grey·cover.
- */
-export function misfit(
+/** What a least square is told by: of what thread covers, of what is seen, and of both together. */
+interface Sums {
+  readonly x: number;
+  readonly xy: number;
+  readonly y: number;
+}
+
+function sumsAt(
   { along, across, seen, bare, ends }: HolePatch,
   [t0, s0]: Pair,
-  { reachMm, across: coverAcross, along: coverAlong }: ThreadCover,
-): number {
+  { reachMm, wholeMm, across: coverAcross, along: coverAlong }: ThreadCover,
+): Sums {
   const n = along.length;
   const threads = ends.map(([t, s]) => {
     const [dt, ds] = [t - t0, s - s0];
@@ -101,19 +103,36 @@ export function misfit(
       const beside = s * dt - t * ds;
       if (beside > reachMm || beside < -reachMm) continue;
       const on = s * ds + t * dt;
-      // It ends at the hole, and at the one it comes from.
-      const fromHole = on < length / 2 ? on : length - on;
-      if (fromHole < -reachMm) continue;
-      cover += coverAcross(beside) * coverAlong(fromHole);
+      // It ends at the hole, and at the one it comes from; a short one is not seen whole anywhere.
+      const rest = length - on;
+      const [near, far] = on < rest ? [on, rest] : [rest, on];
+      if (near < -reachMm) continue;
+      const shown = coverAlong(near) + (far < wholeMm ? coverAlong(far) - 1 : 0);
+      cover += coverAcross(beside) * max(0, shown);
     }
     if (cover > 1) cover = 1;
-    const rest = seen[i]! - bare[i]! * (1 - cover);
+    const left = seen[i]! - bare[i]! * (1 - cover);
     sx += cover;
-    sy += rest;
+    sy += left;
     sxx += cover * cover;
-    sxy += cover * rest;
-    syy += rest * rest;
+    sxy += cover * left;
+    syy += left * left;
   }
-  const [x, xy, y] = [sxx - (sx * sx) / n, sxy - (sx * sy) / n, syy - (sy * sy) / n];
+  return { x: sxx - (sx * sx) / n, xy: sxy - (sx * sy) / n, y: syy - (sy * sy) / n };
+}
+
+/**
+ * How far what is seen is from threads that meet in a hole: the least sum of squares over all greys the thread
+ * may have and all light there may be. What thread covers of the cloth replaces it: seen = light + bare·(1 − cover)
+ * + grey·cover.
+ */
+export function misfit(patch: HolePatch, at: Pair, cover: ThreadCover): number {
+  const { x, xy, y } = sumsAt(patch, at, cover);
   return x > 0 ? y - (xy * xy) / x : y;
+}
+
+/** The grey its thread would have there, against cloth of none. */
+export function greyAt(patch: HolePatch, at: Pair, cover: ThreadCover): number {
+  const { x, xy } = sumsAt(patch, at, cover);
+  return x > 0 ? xy / x : 0;
 }

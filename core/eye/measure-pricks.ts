@@ -10,11 +10,11 @@ import { findPricks } from './pricks';
 /** Measures the pricks of hidden bites along the row they come out on. @param plain how plain it is */
 export function measurePricks(
   { seen, judged }: Expected,
-  standing: Field,
+  { standing, even }: Readonly<Record<'standing' | 'even', Field>>,
   seam: FoundSeam,
   plain: number,
 ): MeasuredScrap {
-  const pricks = findPricks(standing, seen, seam);
+  const pricks = findPricks(standing, even, seen, seam);
   const stitches = pricks.map(({ alongMm, acrossMm, shows, shownMm, spreadMm }): MeasuredStitch => {
     const depthMm = judged.valueOfShownMm(shownMm);
     const fault = depthMm === null ? null : faultOf(depthMm, judged);

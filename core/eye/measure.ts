@@ -51,9 +51,15 @@ export function measureScrap(
   if (!onShare(0.15)) return null;
   const fine = coarser(standing, times);
   if (expected.seen.kind === 'pricks') {
-    const row = prickRow(coarser(flat, times), expected.seen);
+    const even = coarser(flat, times);
+    const row = prickRow(even, expected.seen);
     if (!row || row.score < leastPrickScore) refuse('no-prick');
-    const measured = measurePricks(expected, fine, row, row.score / leastPrickScore);
+    const measured = measurePricks(
+      expected,
+      { standing: fine, even },
+      row,
+      row.score / leastPrickScore,
+    );
     return onShare(1) ? measured : null;
   }
   const coarse = coarser(standing, coarseTimes);

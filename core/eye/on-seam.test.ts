@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { noisy, pxOf, seamIn } from './drawn-field.fixture';
+import { noisy, pxOf, seamIn, zigzag } from './drawn-field.fixture';
 import { valueAt } from './flatten';
-import { laidField, lookAlong, lookOn } from './on-seam';
+import { laidField, lookAlong, lookOn, placedHoles } from './on-seam';
 
 const field = noisy(30, 20, { noise: 1 });
 const place = fc.double({ min: -25, max: 25, noNaN: true });
@@ -16,5 +16,27 @@ test('by a seam’s coordinates a field has what it has at that place in px, and
       expect(lookAlong(field, seam)(along, across)).toBeCloseTo(there, 6);
       expect(lookOn(laidField(field, seam, -1))(along, across)).toBeCloseTo(-there, 6);
     }),
+  );
+});
+
+test('a seam has all its holes in the window, whichever of its repeats it is known by', () => {
+  const seen = zigzag(4, 4);
+  fc.assert(
+    fc.property(
+      fc.double({ min: -60, max: 60, noNaN: true }),
+      fc.double({ min: 3.5, max: 4.5, noNaN: true }),
+      fc.constantFrom<1 | -1>(1, -1),
+      (alongMm, repeatMm, turned) => {
+        const seam = seamIn(field, { alongMm, repeatMm, turned: [turned, 1] });
+        const there = placedHoles(seen, seam, 30).map((one) => one.alongMm);
+        // Brute force: far more repeats than there is room for.
+        const all = Array.from({ length: 201 }, (_, i) => i - 100).flatMap((repeat) =>
+          seen.holes.map((hole) => alongMm + turned * repeatMm * (hole.alongMm / 4 + repeat)),
+        );
+        const within = all.filter((mm) => Math.abs(mm) <= 15);
+        const sorted = (list: readonly number[]) => list.map((mm) => mm.toFixed(6)).sort();
+        expect(sorted(there)).toEqual(sorted(within));
+      },
+    ),
   );
 });

@@ -94,8 +94,10 @@ export function placedHoles(seen: Seen, seam: FoundSeam, lengthMm: number): Plac
   const stretch = seam.repeatMm / seen.repeatMm;
   const [along, across] = seam.turned;
   const reach = Math.ceil(lengthMm / 2 / seam.repeatMm) + 2;
+  // A seam’s own place may be any of its repeats, at one end of the window as well.
+  const middle = Math.round((-along * seam.alongMm) / seam.repeatMm);
   const placed: PlacedHole[] = [];
-  for (let repeat = -reach; repeat <= reach; repeat++) {
+  for (let repeat = middle - reach; repeat <= middle + reach; repeat++) {
     for (const hole of seen.holes) {
       const alongMm = seam.alongMm + along * (hole.alongMm * stretch + repeat * seam.repeatMm);
       if (Math.abs(alongMm) > lengthMm / 2) continue;

@@ -1,10 +1,11 @@
 import { spreadOf, type Field } from './flatten';
 import type { FoundSeam } from './find-seam';
 import { lookAlong, placedHoles, type PlacedHole } from './on-seam';
+import { fittedPricks, type Piece } from './fitted-pricks';
 import type { Seen } from './seen';
 import { middleOf } from './middle';
 
-const { exp, max, min, sqrt } = Math;
+const { exp, hypot, max, min, sqrt } = Math;
 
 /** A place where a bite may come out on the right side, and what is to be seen there. */
 export interface Prick extends PlacedHole {
@@ -23,8 +24,12 @@ const mostAlongMm = 1;
 const mostShownMm = 4;
 const loudest = 2.5;
 
-/** How far half of what shows may be off, one spread, mm: by the study. */
-const shownSpreadMm = 0.065;
+/** What a fit leaves open of half of what shows, one spread, mm: by the study. */
+const leftOpenMm = 0.02;
+/** What stands out too little is thread so often, as a share. */
+const faintShows = 0.1;
+/** What shows at all shows so much, mm. */
+const leastShownMm = 0.05;
 /** A thread’s round ends and the blur look longer than what shows by so much, mm. */
 const roundEndsMm = 0.14;
 
@@ -77,9 +82,12 @@ const bell = (x: number, mean: number, spread: number) =>
 /**
  * Looks for a prick at every place where a bite would come out. What cloth alone shows is taken from
  * places between them, what thread shows from the plainest pricks; a place shows one by how much
- * likelier the second is. Source: docs/formulas.md, “The eye”.
+ * likelier the second is; how much of it, by what fits the picture best. Source: docs/formulas.md, “The eye”.
+ *
+ * @param field what stands out of the window
+ * @param even the window without the light on it
  */
-export function findPricks(field: Field, seen: Seen, seam: FoundSeam): Prick[] {
+export function findPricks(field: Field, even: Field, seen: Seen, seam: FoundSeam): Prick[] {
   const sign = seam.lighter ? 1 : -1;
   const look = lookAlong(field, seam);
   const spread = spreadOf(field.values);
@@ -128,21 +136,36 @@ export function findPricks(field: Field, seen: Seen, seam: FoundSeam): Prick[] {
       0.4 * Math.abs(plain.length > 0 ? middleOf(plain) : 8 * bare.spread),
     ),
   };
-  return places.map((place, i) => {
-    const find = finds[i]!;
+  const shares = finds.map((find) => {
     const log = min(find.log, shown.mean);
     const likelyShown = bell(log, shown.mean, shown.spread);
     // Of many looks the best is seen: a heavier tail than a bell’s.
     const likelyBare =
       bell(max(find.log, bare.mean), bare.mean, bare.spread) +
       0.02 * bell(max(find.log, bare.mean), bare.mean, 3 * bare.spread);
-    const shows = likelyShown / (likelyShown + likelyBare);
+    return likelyShown / (likelyShown + likelyBare);
+  });
+  const seenAt = shares.flatMap((share, i) => (share > 0.5 ? [i] : []));
+  const fitted = fittedPricks(
+    even,
+    seam,
+    seenAt.map((i): Piece => {
+      const { along, from, to } = finds[i]!;
+      const end = min(roundEndsMm, to - from) / 2;
+      return { alongMm: along, fromMm: from + end, toMm: to - end };
+    }),
+  );
+  return places.map((place, i): Prick => {
+    const { along, from, to } = finds[i]!;
+    const fit = fitted[seenAt.indexOf(i)];
+    const piece = fit?.isThread ? fit : null;
+    const { alongMm, fromMm, toMm } = piece ?? { alongMm: along, fromMm: from, toMm: to };
     return {
       ...place,
-      ...{ alongMm: find.along, acrossMm: (find.from + find.to) / 2 },
-      shows,
-      shownMm: shows > 0.5 ? max(0.05, find.to - find.from - roundEndsMm) : 0,
-      spreadMm: shownSpreadMm,
+      ...{ alongMm, acrossMm: (fromMm + toMm) / 2 },
+      shows: fit && !piece ? min(faintShows, shares[i]!) : shares[i]!,
+      shownMm: piece ? max(leastShownMm, toMm - fromMm) : 0,
+      spreadMm: hypot(leftOpenMm, (piece?.lengthSpreadMm ?? 0) / 2),
     };
   });
 }

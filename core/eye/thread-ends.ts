@@ -105,13 +105,8 @@ export function endsSettled(
   const thread = hasBites(seen)
     ? [...nextBite(first, -1).toReversed(), ...sewn, ...nextBite(last, 1)]
     : sewn;
-  return thread.map((one, i) => {
-    if (i > 0 && i < thread.length - 1) return one;
-    const at = moving(one);
-    for (const reach of rounds) {
-      const [before, after] = [thread[i - 1], thread[i + 1]];
-      settle(laid, contrast, [before && moving(before), at, after && moving(after)], reach, wander);
-    }
-    return settledAs(one, at);
-  });
+  if (thread.length < 2) return [...thread];
+  const [start] = settledFrom(thread[1]!, [thread[0]!]);
+  const [end] = settledFrom(thread.at(-2)!, [thread.at(-1)!]);
+  return [start!, ...thread.slice(1, -1), end!];
 }

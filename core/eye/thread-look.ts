@@ -21,6 +21,8 @@ const roundEnd = PI / 4;
 export interface ThreadCover {
   /** Farther than this from its middle line, and beyond its ends, nothing of it is seen, mm. */
   readonly reachMm: number;
+  /** So far from its end all of it is seen, mm. */
+  readonly wholeMm: number;
   /** So far beside its middle line, where nothing ends, mm. */
   readonly across: (besideMm: number) => number;
   /** So far along it from the hole at its end, mm. */
@@ -34,6 +36,7 @@ export function threadCover({ halfMm, blurMm, atHole }: ThreadLook): ThreadCover
   const shownAt = (mm: number) => (mm < -end ? 0 : min(1, atHole + Math.max(0, mm) / sunkMm));
   return {
     reachMm,
+    wholeMm: sunkMm + reachMm,
     across: blurred((mm) => (abs(mm) <= halfMm ? 1 : 0), blurMm, [-reachMm, reachMm]),
     along: blurred(shownAt, blurMm, [-reachMm, sunkMm + reachMm]),
   };

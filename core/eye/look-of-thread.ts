@@ -1,0 +1,50 @@
+import { middleOf } from './middle';
+import { threadCover, type ThreadCover, type ThreadLook } from './thread-look';
+
+/** Looks a thread may have; in between it makes no odds (0.01 mm). */
+const halvesMm = [0.1, 0.14, 0.19];
+const blursMm = [0.05, 0.065, 0.08, 0.1, 0.12, 0.145, 0.17, 0.2];
+/** Ways it may end: it sinks into the cloth, or lies round. */
+const waysToEnd = [0.6, 0.25, 1] as const;
+/** How a thread looks is told by so many of its pieces. */
+const mostTelling = 12;
+
+/** How a piece of thread is held against the picture. */
+export interface Held<Piece, Place> {
+  /** Where it was found. */
+  readonly found: (piece: Piece) => Place;
+  readonly offAt: (piece: Piece, at: Place, cover: ThreadCover) => number;
+  /** Where it fits best, about. */
+  readonly fit: (piece: Piece, cover: ThreadCover) => { readonly at: Place; readonly off: number };
+}
+
+/**
+ * How the thread of a photo looks: what fits most of its pieces best.
+ *
+ * @param ends how much of it may be seen at a hole; width and blur are told by the first of them, before it is known
+ */
+export function lookOfThread<Piece, Place>(
+  pieces: readonly Piece[],
+  { found, offAt, fit }: Held<Piece, Place>,
+  ends: readonly [number, ...number[]] = waysToEnd,
+): ThreadLook {
+  const every = Math.ceil(pieces.length / mostTelling);
+  const telling = pieces.filter((_, i) => i % every === 0);
+  const likeliest = (atHole: number, places: readonly Place[]) =>
+    halvesMm
+      .flatMap((halfMm) => blursMm.map((blurMm): ThreadLook => ({ halfMm, blurMm, atHole })))
+      .map((one) => {
+        const cover = threadCover(one);
+        const off = middleOf(telling.map((piece, i) => offAt(piece, places[i]!, cover)));
+        return { one, off };
+      })
+      .reduce((best, other) => (other.off < best.off ? other : best)).one;
+  const about = likeliest(ends[0], telling.map(found));
+  const ways = ends.map((atHole) => {
+    const cover = threadCover({ ...about, atHole });
+    const all = telling.map((piece) => fit(piece, cover));
+    return { atHole, places: all.map(({ at }) => at), off: middleOf(all.map(({ off }) => off)) };
+  });
+  const best = ways.reduce((one, other) => (other.off < one.off ? other : one));
+  return likeliest(best.atHole, best.places);
+}
