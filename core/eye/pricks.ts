@@ -25,7 +25,7 @@ const mostShownMm = 4;
 const loudest = 2.5;
 
 /** What a fit leaves open of half of what shows, one spread, mm: by the study. */
-const leftOpenMm = 0.02;
+const leftOpenMm = 0.03;
 /** What stands out too little is thread so often, as a share. */
 const faintShows = 0.1;
 /** What shows at all shows so much, mm. */
