@@ -2,21 +2,17 @@ import { bareCloth } from './bare-cloth';
 import { fedAlong, type FedPlace } from './fed-along';
 import type { Field } from './flatten';
 import type { FoundSeam } from './find-seam';
-import { holePatch, misfit, type HolePatch } from './hole-patch';
+import { alike, holePatch, misfit, spreadBy, type HolePatch } from './hole-patch';
 import { settledAt, type Pair, type Placed } from './least';
 import { lookOfThread } from './look-of-thread';
 import { lookAlong } from './on-seam';
 import { threadCover, type ThreadCover, type ThreadLook } from './thread-look';
 import type { TracedHole } from './trace';
 
-const { hypot, max, min, sqrt } = Math;
+const { hypot, max } = Math;
 
-/** So many places of a patch say together what one would that repeats no other: a thread’s width of them, each way. */
-export const alike = 9;
 /** How a value bends is seen over so much, mm. */
 const bendMm = 0.05;
-/** A fit that tells less than this tells nothing, one spread, mm. */
-const mostSpreadMm = 0.5;
 
 /** Where a thread ends is looked for so far along it, mm: nothing but its end tells. */
 const endsMm = [-0.45, -0.3, -0.15, 0, 0.15, 0.3, 0.45];
@@ -64,14 +60,14 @@ const fit = (patch: HolePatch, offAt: OffAt, stepsMm: readonly number[]) =>
  * How far a fit may be off across, one spread, mm: what is left over, against how fast it grows aside, wherever it
  * lies along.
  */
-function spreadOf({ seen }: HolePatch, { at: [t, s], off }: Placed, offAt: OffAt): number {
+function spreadOf(patch: HolePatch, { at: [t, s], off }: Placed, offAt: OffAt): number {
   const by = (across: number, along: number) =>
     offAt([t + across * bendMm, s + along * bendMm]) - off;
   const [tt, ss] = [by(1, 0) + by(-1, 0), by(0, 1) + by(0, -1)];
   const ts = (by(1, 1) + by(-1, -1) - by(1, -1) - by(-1, 1)) / 4;
   // Of a thread’s end the picture tells where it lies beside its line; how far along it, only its end.
   const bend = (tt - (ts * ts) / max(1e-9, ss)) / bendMm ** 2;
-  return min(mostSpreadMm, sqrt((2 * alike * off) / seen.length / max(1e-9, bend)));
+  return spreadBy(patch, off, bend);
 }
 
 /**

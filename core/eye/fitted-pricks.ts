@@ -1,14 +1,14 @@
-import { alike } from './fitted-holes';
+import { middleAcross } from './bare-cloth';
 import type { Field } from './flatten';
 import type { FoundSeam } from './find-seam';
-import { greyAt, misfit, type HolePatch } from './hole-patch';
+import { everyMm, greyAt, misfit, spreadBy, type HolePatch } from './hole-patch';
 import { settledAt, type Pair } from './least';
 import { lookOfThread } from './look-of-thread';
 import { middleOf } from './middle';
 import { lookAlong, type LookAt } from './on-seam';
 import { threadCover, type ThreadCover } from './thread-look';
 
-const { abs, max, min, sqrt } = Math;
+const { abs, max, min } = Math;
 
 /** A piece of thread that lies across its seam, mm. */
 export interface Piece {
@@ -26,15 +26,12 @@ export interface FittedPiece extends Piece {
 
 /** So much of the picture around a piece is looked at, mm: to its sides, beyond its ends. */
 const around = { sideMm: 0.8, beyondMm: 0.8 } as const;
-const everyMm = 0.1;
 /** What shows is as long as thread is seen, however it goes down at its ends: all of it is seen there. */
 const wholeAtEnd = 1;
 /** A shorter piece has no direction, mm. */
 const leastMm = 0.04;
 /** How a length bends is seen over so much, mm. */
 const bendMm = 0.1;
-/** A fit that tells less than this tells nothing, one spread, mm. */
-const mostSpreadMm = 1;
 const stepsMm = [0.1, 0.05, 0.03] as const;
 /** Thread stands out by so much of what the plainer half of it does, as a share. */
 const threadShare = 0.45;
@@ -43,33 +40,23 @@ type Patch = Omit<HolePatch, 'found' | 'ends'> & { readonly found: Piece };
 
 /** Nearer to a piece than this, along, it is thread that is seen, mm. */
 const besidePieceMm = 0.6;
-/** So finely across, and so often along, bare cloth is looked at, mm. */
-const bareStepMm = { across: 0.05, along: 0.4 } as const;
-/** Of fewer looks the middle one says little. */
-const leastLooks = 12;
+const allOfIt = [-Infinity, Infinity];
 
-/** What the cloth shows at every distance across where no piece is: stripes that run along. */
-function bareAcross(look: LookAt, pieces: readonly Piece[]): (across: number) => number {
+/** What the cloth shows where no piece is: stripes that run along. */
+function clothBeside(look: LookAt, pieces: readonly Piece[]): LookAt {
   const alongs = pieces.map(({ alongMm }) => alongMm);
-  const [first, last] = [min(...alongs), max(...alongs)];
-  const places: number[] = [];
-  for (let s = first; s <= last; s += bareStepMm.along) {
-    if (alongs.every((mm) => abs(mm - s) > besidePieceMm)) places.push(s);
-  }
-  const known = new Map<number, number>();
-  return (across) => {
-    const row = Math.round(across / bareStepMm.across);
-    const middle =
-      known.get(row) ??
-      (places.length < leastLooks
-        ? 0
-        : middleOf(places.map((s) => look(s, row * bareStepMm.across))));
-    known.set(row, middle);
-    return middle;
-  };
+  const isBeside = (along: number) => alongs.some((mm) => abs(mm - along) <= besidePieceMm);
+  return middleAcross(look, (along) => (isBeside(along) ? allOfIt : []), {
+    alongMm: [min(...alongs), max(...alongs)],
+    acrossMm: [
+      min(...pieces.map(({ fromMm }) => fromMm)) - around.beyondMm,
+      max(...pieces.map(({ toMm }) => toMm)) + around.beyondMm,
+    ],
+    slope: 0,
+  });
 }
 
-function patchOf(look: LookAt, bare: (across: number) => number, found: Piece): Patch {
+function patchOf(look: LookAt, bare: LookAt, found: Piece): Patch {
   const places: Pair[] = [];
   const [first, last] = [found.fromMm - around.beyondMm, found.toMm + around.beyondMm];
   for (let t = first; t <= last; t += everyMm) {
@@ -81,7 +68,7 @@ function patchOf(look: LookAt, bare: (across: number) => number, found: Piece): 
     across: Float64Array.from(places, ([t]) => t),
     along: Float64Array.from(places, ([, s]) => s),
     seen: Float64Array.from(places, ([t, s]) => look(s, t)),
-    bare: Float64Array.from(places, ([t]) => bare(t)),
+    bare: Float64Array.from(places, ([t, s]) => bare(s, t)),
     found,
   };
 }
@@ -125,7 +112,7 @@ function lengthSpread(patch: Patch, at: Piece, off: number, cover: ThreadCover):
   const longer = (by: number) =>
     offAt(patch, { ...at, fromMm: at.fromMm - by / 2, toMm: at.toMm + by / 2 }, cover);
   const bend = (longer(bendMm) + longer(-bendMm) - 2 * off) / bendMm ** 2;
-  return min(mostSpreadMm, sqrt((2 * alike * off) / patch.seen.length / max(1e-9, bend)));
+  return spreadBy(patch, off, bend);
 }
 
 /**
@@ -142,7 +129,7 @@ export function fittedPricks(
 ): FittedPiece[] {
   if (pieces.length === 0) return [];
   const look = lookAlong(even, seam);
-  const bare = bareAcross(look, pieces);
+  const bare = clothBeside(look, pieces);
   const patches = pieces.map((piece) => patchOf(look, bare, piece));
   const cover = threadCover(
     lookOfThread(patches, { found: ({ found }) => found, offAt, fit: fitted }, [wholeAtEnd]),

@@ -7,7 +7,11 @@ const { hypot, max, min, sqrt } = Math;
 
 /** So much of the picture around a hole is looked at, mm: to either side, back along its threads, beyond. */
 const around = { sideMm: 0.8, backMm: 0.9, beyondMm: 0.6 } as const;
-const everyMm = 0.1;
+export const everyMm = 0.1;
+/** So many places say together what one would that repeats no other: a thread’s width of them, each way. */
+export const alike = 9;
+/** A fit that tells less than this tells nothing, one spread, mm. */
+const mostSpreadMm = 0.5;
 /** Nearer than this to a thread that belongs to other holes nothing is looked at, mm. */
 const othersMm = 0.4;
 /** Of fewer places than this, a third of all, nothing is told. */
@@ -135,4 +139,13 @@ export function misfit(patch: HolePatch, at: Pair, cover: ThreadCover): number {
 export function greyAt(patch: HolePatch, at: Pair, cover: ThreadCover): number {
   const { x, xy } = sumsAt(patch, at, cover);
   return x > 0 ? xy / x : 0;
+}
+
+/**
+ * How far a fit may be off, one spread, mm: what is left over, against how fast it grows aside.
+ *
+ * @param bend of the sum of squares, for each mm twice
+ */
+export function spreadBy({ seen }: Pick<HolePatch, 'seen'>, off: number, bend: number): number {
+  return min(mostSpreadMm, sqrt((2 * alike * off) / seen.length / max(1e-9, bend)));
 }
