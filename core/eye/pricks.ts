@@ -21,12 +21,13 @@ const acrossReachMm = 1.2;
 /** A bite comes out within this share of the repeat of where an even stitch has it. */
 const alongShare = 0.1;
 const mostAlongMm = 1;
+/** No bite shows more, mm. */
 const mostShownMm = 4;
 const loudest = 2.5;
 
 /** What a fit leaves open of half of what shows, one spread, mm: by the study. */
 const leftOpenMm = 0.03;
-/** What stands out too little is thread so often, as a share. */
+/** What stands out too little, or is too long, is thread so often, as a share. */
 const faintShows = 0.1;
 /** What shows at all shows so much, mm. */
 const leastShownMm = 0.05;
@@ -158,7 +159,8 @@ export function findPricks(field: Field, even: Field, seen: Seen, seam: FoundSea
   return places.map((place, i): Prick => {
     const { along, from, to } = finds[i]!;
     const fit = fitted[seenAt.indexOf(i)];
-    const piece = fit?.isThread ? fit : null;
+    // What is longer than any bite shows is a print’s border.
+    const piece = fit?.isThread && fit.toMm - fit.fromMm <= mostShownMm ? fit : null;
     const { alongMm, fromMm, toMm } = piece ?? { alongMm: along, fromMm: from, toMm: to };
     return {
       ...place,
