@@ -111,7 +111,7 @@ export function fittedHoles(
   for (const { hole, patch } of patches.filter((one) => !isEnd(one.patch))) {
     thread[sewn.indexOf(hole)] = moved(hole, patch, offOf(patch, cover));
   }
-  // The ends last, since how far a hole lies from the one beside it is told by all others.
+  // The ends last: where the machine would have fed them is told by all others.
   for (const { hole, patch } of patches.filter((one) => isEnd(one.patch))) {
     const fed = fedAlong(thread, hole);
     const offAt = offOf(patch, cover);
