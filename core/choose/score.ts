@@ -86,12 +86,16 @@ function ifWished(it: Considered, { decorative }: Wishes): Considered {
   return { ...it, hindrances: [...it.hindrances, { because, wouldNeed }] };
 }
 
-/** What every one of several lists of contributions has alike, by what it is about. */
-function sharedBy(lists: readonly (readonly Contribution[])[]): ReadonlySet<string> {
-  const key = ({ fact: { about }, points }: Contribution) => `${about} ${points.toFixed(6)}`;
-  const [first = [], ...others] = lists.map((list) => new Set(list.map(key)));
-  return new Set([...first].filter((one) => others.every((other) => other.has(one))));
-}
+/** Points that differ by less are the same: what is left of adding up. */
+const sameWithin = 1e-6;
+
+/** Whether every one of several lists of contributions has one alike: about the same, and worth the same. */
+const isShared =
+  (lists: readonly (readonly Contribution[])[]) =>
+  ({ fact: { about }, points }: Contribution): boolean =>
+    lists.every((list) =>
+      list.some((one) => one.fact.about === about && Math.abs(one.points - points) < sameWithin),
+    );
 
 /** Scores what was considered; cheap, so that a wish can be moved under the finger. */
 export function rankConsidered(considered: readonly Considered[], wishes: Wishes): Ranking {
@@ -106,14 +110,11 @@ export function rankConsidered(considered: readonly Considered[], wishes: Wishes
       ...wishContributions(it, weights),
     ]),
   );
-  const shared = sharedBy(lists);
+  const shared = isShared(lists);
   const ranked = left
     .map((it, i): Ranked => {
       const reasons = (lists[i] ?? [])
-        .map((one): Reason => ({
-          ...one,
-          shared: shared.has(`${one.fact.about} ${one.points.toFixed(6)}`),
-        }))
+        .map((one): Reason => ({ ...one, shared: shared(one) }))
         .sort((a, b) => Math.abs(b.points) - Math.abs(a.points));
       return { ...it, reasons, score: reasons.reduce((sum, { points }) => sum + points, 0) };
     })
