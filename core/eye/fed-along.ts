@@ -1,12 +1,10 @@
-import { middleOf } from './middle';
+import { middleOf, spreadOfMiddle } from './middle';
 import type { TracedHole } from './trace';
 
 /** Of fewer others than this one can't say how evenly they were fed. */
 const leastOthers = 4;
 /** No machine feeds more evenly than that, and no hole is told better, one spread, mm. */
 const leastSpreadMm = 0.03;
-/** A median of how far values lie from their middle, times this, is their spread. */
-const spreadOfMedian = 1.4826;
 
 /** Where a hole would lie along its seam, and how far it may lie otherwise, one spread; mm. */
 export interface FedPlace {
@@ -31,7 +29,7 @@ export function fedAlong(thread: readonly TracedHole[], end: TracedHole): FedPla
   });
   if (!nearest || steps.length < leastOthers) return null;
   const step = middleOf(steps);
-  const spread = spreadOfMedian * middleOf(steps.map((mm) => Math.abs(mm - step)));
+  const spread = spreadOfMiddle * middleOf(steps.map((mm) => Math.abs(mm - step)));
   const repeats = end.repeat - nearest.repeat;
   return {
     alongMm: nearest.alongMm + repeats * step,

@@ -1,7 +1,7 @@
 import { middleAcross } from './bare-cloth';
 import type { Field } from './flatten';
 import type { FoundSeam } from './find-seam';
-import { everyMm, greyAt, misfit, spreadBy, type HolePatch } from './hole-patch';
+import { everyMm, greyAt, misfit, seenAround, spreadBy, type HolePatch } from './hole-patch';
 import { settledAt, type Pair } from './least';
 import { lookOfThread } from './look-of-thread';
 import { middleOf } from './middle';
@@ -64,13 +64,7 @@ function patchOf(look: LookAt, bare: LookAt, found: Piece): Patch {
       places.push([t, found.alongMm + s]);
     }
   }
-  return {
-    across: Float64Array.from(places, ([t]) => t),
-    along: Float64Array.from(places, ([, s]) => s),
-    seen: Float64Array.from(places, ([t, s]) => look(s, t)),
-    bare: Float64Array.from(places, ([t, s]) => bare(s, t)),
-    found,
-  };
+  return { ...seenAround(places, look, bare), found };
 }
 
 /** A patch with a piece of thread in it as `misfit` takes it: one hole, and the other its thread comes from. */

@@ -1,4 +1,5 @@
 import type { ScaledImage } from './grey';
+import { spreadOfMiddle } from './middle';
 
 // Asked for at every pixel.
 const { max, min, round } = Math;
@@ -183,5 +184,5 @@ export function spreadOf(values: Float32Array): number {
   const far = new Float32Array(Math.floor(values.length / every));
   for (let i = 0; i < far.length; i++) far[i] = Math.abs(values[i * every]!);
   far.sort();
-  return max(leastSpread, 1.4826 * (far[far.length >> 1] ?? 0));
+  return max(leastSpread, spreadOfMiddle * (far[far.length >> 1] ?? 0));
 }

@@ -30,6 +30,18 @@ export interface HolePatch {
   readonly ends: readonly Pair[];
 }
 
+/** What is seen at places, and what the cloth would show there. @param places across and along each, mm */
+export const seenAround = (
+  places: readonly Pair[],
+  look: LookAt,
+  bare: LookAt,
+): Omit<HolePatch, 'found' | 'ends'> => ({
+  across: Float64Array.from(places, ([t]) => t),
+  along: Float64Array.from(places, ([, s]) => s),
+  seen: Float64Array.from(places, ([t, s]) => look(s, t)),
+  bare: Float64Array.from(places, ([t, s]) => bare(s, t)),
+});
+
 const placeOf = ({ acrossMm, alongMm }: TracedHole): Pair => [acrossMm, alongMm];
 
 /** How far a place lies from a line. */
@@ -71,13 +83,7 @@ export function holePatch(
     }
   }
   if (places.length < leastPlaces) return null;
-  return {
-    across: Float64Array.from(places, ([t]) => t),
-    along: Float64Array.from(places, ([, s]) => s),
-    seen: Float64Array.from(places, ([t, s]) => look(s, t)),
-    bare: Float64Array.from(places, ([t, s]) => bare(s, t)),
-    ...{ found, ends },
-  };
+  return { ...seenAround(places, look, bare), found, ends };
 }
 
 /** What a least square is told by: of what thread covers, of what is seen, and of both together. */

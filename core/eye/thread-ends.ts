@@ -7,8 +7,8 @@ import { sewnLines } from './sewn-part';
 import {
   alongWander,
   atHoleOf,
-  besideLine,
   contrastOf,
+  linePlain,
   logOddsOf,
   settle,
   type Moving,
@@ -73,11 +73,9 @@ export function endsSettled(
   const isLikeUsual = (from: TracedHole, to: TracedHole): boolean => {
     const [one, other] = [from, to].map(({ alongMm, acrossMm }) => [alongMm, acrossMm] as const);
     const length = max(0.1, hypot(other![0] - one![0], other![1] - one![1]));
-    const sides = besideLine(look, one!, other!);
-    const plain = sides.reduce((sum, side) => sum + side.plain, 0) / sides.length;
     return (
       logOddsOf(laid, contrast, one!, other!) / length >= likeAShare * usual.perMm &&
-      plain >= likeAShare * usual.plain
+      linePlain(look, one!, other!) >= likeAShare * usual.plain
     );
   };
   /** The thread from its end up to its next bite; nothing where it does not go on. */

@@ -256,10 +256,9 @@ export function traced(field: Field, seen: Seen, seam: FoundSeam): TracedHole[] 
     line.map(({ placed: one, along, across, logOdds, spread: own }, i) => {
       const before = line[i - 1];
       const from = [before?.along ?? along, before?.across ?? across] as const;
-      const sides = besideLine(look, from, [along, across]);
       return {
         ...one,
-        linePlain: sides.reduce((sum, { plain }) => sum + plain, 0) / sides.length,
+        linePlain: linePlain(look, from, [along, across]),
         ...{ alongMm: along, acrossMm: across, logOdds, acrossSpreadMm: own },
         lineLogOdds:
           before === undefined
@@ -274,7 +273,7 @@ export function traced(field: Field, seen: Seen, seam: FoundSeam): TracedHole[] 
 const besideMm = 0.35;
 
 /** How far a line stands out from both its sides at once, and how they differ, at places along it. */
-export function besideLine(
+function besideLine(
   look: LookAt,
   [s1, t1]: readonly [number, number],
   [s2, t2]: readonly [number, number],
@@ -287,6 +286,16 @@ export function besideLine(
     const [one, other] = [look(s + os, t + ot), look(s - os, t - ot)];
     return { plain: look(s, t) - max(one, other), unlike: one - other };
   });
+}
+
+/** How far a line stands out from both its sides at once. */
+export function linePlain(
+  look: LookAt,
+  from: readonly [number, number],
+  to: readonly [number, number],
+): number {
+  const sides = besideLine(look, from, to);
+  return sides.reduce((sum, { plain }) => sum + plain, 0) / sides.length;
 }
 
 /**
