@@ -1,156 +1,169 @@
-import { blurred } from './blurred';
+import { edgeParts } from './edge-shapes';
+import { fittedEdge, type EdgeGuess, type EdgeProfile } from './fitted-edge';
 import type { Field } from './flatten';
 import type { FoundSeam } from './find-seam';
-import { settledAt, type Pair, type Placed } from './least';
-import { isSeenAlong, lookAlong } from './on-seam';
+import { leastOf } from './least';
+import { isSeenAlong, lookAlong, type LookAt } from './on-seam';
 import type { ReferenceLine } from './reference-line';
-import { isWithin, threadAcross } from './thread-across';
-import type { ThreadLook } from './thread-look';
+import { isWithin, threadAcross, type ThreadAt } from './thread-across';
 import type { TracedHole } from './trace';
 
-const { abs, exp, max } = Math;
+const { hypot, max, round, sqrt } = Math;
+
+/** What is known of a line before it is fitted. */
+export interface KnownLine {
+  /** On which side across what lies beyond it is to be seen. */
+  readonly beyond: 1 | -1;
+  /** A fold bends down; a raw edge is cut off. */
+  readonly isFold: boolean;
+  /** What lies beyond is paper, and may lie in the shadow that the cloth throws. */
+  readonly endsOnPaper: boolean;
+  /** How far thread reaches to either side, mm. */
+  readonly threadHalfMm: number;
+  /** Spreads that the picture’s blur may have, mm. */
+  readonly blursMm: readonly number[];
+}
 
 /**
  * So far to either side of the line the cloth is looked at, mm. Not farther: the next stripe would be fitted with it, and drew
- * the line 0.1 mm to itself.
+ * the line 0.1 mm to itself. A shadow on paper may be wider.
  */
-const sideMm = 0.6;
-const acrossStepMm = 0.04;
-const alongStepMm = 0.4;
-/** Of fewer places nothing is told better than it was. */
-const leastPlaces = 200;
-/** A shadow fades to a third over so much, mm. */
-const fadesMm = [0.25, 0.5, 1];
-/** Each round across, and as much at either end of the line, mm. */
-const stepsMm = [0.06, 0.03, 0.015];
-/** A line is moved by what a shadow and a lens do to it, mm and in blurs; what moves it farther is another one. */
-const mostMoved = { mm: 0.03, blurs: 0.6 } as const;
-/** How far a fitted line was off in the mean square: sharp or soft 0.01 mm, blurred more, in blurs. */
-const leftOpen = { mm: 0.012, blurs: 0.14 } as const;
+const sideMm = { cloth: 0.66, paper: 1.2 } as const;
+/** It lies so near to where it was found, mm: where a picture turns fastest, or where a shadow on paper ends. */
+const reachMm = { cloth: 0.2, paper: 0.6 } as const;
+const acrossStepMm = 0.03;
+const alongStepMm = 0.2;
+/** Of fewer looks at a distance, or fewer distances, nothing is told better than it was. */
+const leastLooks = 20;
+const leastPlaces = 24;
+/** Nearer than so many blurs two places tell the same, and an edge that none of the shapes has would seem too sure. */
+const toldEvery = 4;
+/** What lies beyond is on the side it should be on in so many of a hundred. */
+const asKnown = 0.9;
+/** A line may turn by so much between its halves, steps. */
+const mostShifted = 5;
+/** What rectifying and a line that is not quite straight leave open, mm. */
+const leftOpenMm = 0.012;
 
-/** What is seen around a line. */
-interface Beside {
-  /** Along, from the middle of the thread, and across from the line, mm. */
-  readonly along: Float64Array;
-  readonly across: Float64Array;
-  readonly seen: Float64Array;
+/** Something looked at along a stretch of a line, but where thread covers it. */
+interface Looked {
+  readonly look: LookAt;
+  readonly isSeen: (along: number, across: number) => boolean;
+  readonly threadAt: ThreadAt;
+  readonly line: Pick<ReferenceLine, 'acrossMm' | 'slope'>;
+  readonly reach: number;
 }
 
-/** A step at 0, and a shadow that begins there and fades; both blurred. */
-interface Shape {
-  readonly step: (mm: number) => number;
-  readonly shadow: (mm: number) => number;
-}
+const medianOf = (sorted: Float64Array): number =>
+  (sorted[(sorted.length - 1) >> 1]! + sorted[sorted.length >> 1]!) / 2;
 
-function shapeOf(blurMm: number, fadeMm: number): Shape {
-  const ends = [-2 * sideMm, 2 * sideMm] as const;
-  const half = (mm: number) => (mm > 0 ? 1 : mm < 0 ? 0 : 0.5);
-  return {
-    step: blurred(half, blurMm, ends),
-    shadow: blurred((mm) => half(mm) * exp(-max(0, mm) / fadeMm), blurMm, ends),
-  };
-}
-
-/**
- * How far what is seen is from a line that lies so far across and turned, with the shadow on one of its sides: the least sum of
- * squares over all heights of step and shadow.
- *
- * @param at how far across, mm, and how much more for every mm along
- */
-function misfit(
-  { along, across, seen }: Beside,
-  { step, shadow }: Shape,
-  side: 1 | -1,
-  [by, turn]: Pair,
-): number {
-  const n = seen.length;
-  let [a, b, y, aa, bb, yy, ab, ay, sby] = [0, 0, 0, 0, 0, 0, 0, 0, 0];
-  for (let i = 0; i < n; i++) {
-    const mm = side * (across[i]! - by - turn * along[i]!);
-    const [one, two, value] = [step(mm), shadow(mm), seen[i]!];
-    a += one;
-    b += two;
-    y += value;
-    aa += one * one;
-    bb += two * two;
-    yy += value * value;
-    ab += one * two;
-    ay += one * value;
-    sby += two * value;
-  }
-  const [va, vb, vy] = [aa - (a * a) / n, bb - (b * b) / n, yy - (y * y) / n];
-  const [vab, vay, vby] = [ab - (a * b) / n, ay - (a * y) / n, sby - (b * y) / n];
-  const both = va * vb - vab * vab;
-  // Where the two are one and the same, one of them will do.
-  if (both <= 1e-9 * va * vb) return va > 0 ? vy - (vay * vay) / va : vy;
-  return vy - (vay * (vay * vb - vby * vab) + vby * (vby * va - vay * vab)) / both;
-}
-
-function besideOf(
-  even: Field,
-  seam: FoundSeam,
-  { acrossMm, slope }: ReferenceLine,
-  thread: readonly TracedHole[],
-  { halfMm, blurMm }: ThreadLook,
-  [first, last]: Pair,
-): Beside {
-  const look = lookAlong(even, seam);
-  const isSeen = isSeenAlong(even, seam);
-  // Nearer to thread than this, it is thread that is seen.
-  const threadAt = threadAcross(thread, halfMm + 3 * blurMm + 0.05);
-  const places: (readonly [along: number, across: number, seen: number])[] = [];
-  for (let along = first; along <= last; along += alongStepMm) {
+/** The middle one of all looks at each distance across a line, along some places; NaN of too few. */
+function middles({ look, isSeen, threadAt, line, reach }: Looked, alongs: readonly number[]): Float64Array {
+  const looks: number[][] = Array.from({ length: 2 * reach + 1 }, () => []);
+  for (const along of alongs) {
     const covered = threadAt(along);
-    for (let off = -sideMm; off <= sideMm; off += acrossStepMm) {
-      const across = acrossMm + slope * along + off;
-      if (isWithin(covered, across) || !isSeen(along, across)) continue;
-      places.push([along - (first + last) / 2, off, look(along, across)]);
+    for (const [i, row] of looks.entries()) {
+      const across = line.acrossMm + line.slope * along + (i - reach) * acrossStepMm;
+      if (!isWithin(covered, across) && isSeen(along, across)) row.push(look(along, across));
     }
   }
-  return {
-    along: Float64Array.from(places, ([along]) => along),
-    across: Float64Array.from(places, ([, across]) => across),
-    seen: Float64Array.from(places, ([, , seen]) => seen),
-  };
+  return Float64Array.from(looks, (row) =>
+    row.length < leastLooks ? NaN : medianOf(Float64Array.from(row).sort()),
+  );
+}
+
+/** How far two profiles lie apart where they are most alike, mm. */
+function shiftBetween(one: Float64Array, other: Float64Array): number {
+  const off = Array.from({ length: 2 * mostShifted + 1 }, (_, k) => {
+    let [sum, count] = [0, 0];
+    for (let i = mostShifted; i < one.length - mostShifted; i++) {
+      const by = one[i]! - other[i + k - mostShifted]!;
+      if (Number.isNaN(by)) continue;
+      sum += by * by;
+      count++;
+    }
+    return count < leastPlaces ? NaN : sum / count;
+  });
+  const least = off.indexOf(Math.min(...off));
+  if (least <= 0 || least === off.length - 1) return 0;
+  return (least - mostShifted + leastOf(off[least - 1]!, off[least]!, off[least + 1]!)) * acrossStepMm;
+}
+
+/** The stretch around the middle of a profile in which every distance was looked at. */
+function around(of: readonly Float64Array[]): readonly [from: number, to: number] {
+  const isThere = (i: number) => of.every((one) => i >= 0 && i < one.length && !Number.isNaN(one[i]!));
+  const middle = (of[0]!.length - 1) / 2;
+  let [from, to] = [middle, middle];
+  while (isThere(from - 1)) from--;
+  while (isThere(to + 1)) to++;
+  return isThere(middle) ? [from, to] : [middle, middle];
 }
 
 /**
- * The line a seam was led along, where it fits the picture best: a step from cloth to cloth with a shadow that begins
- * there. Where the picture turns fastest is not the line: a shadow that fades draws that towards the lit
- * side, the more the more the picture is blurred.
+ * The line a seam was led along, where it fits the picture best: a step from one cloth to another, the shadow that falls
+ * on what lies beyond, and the bend of a fold. Where the picture turns fastest is not the line: a shadow that fades draws that to the lit side, a
+ * fold is darkest before it ends, and the shadow that a cloth throws on paper ends farther out than the cloth.
  * Source: docs/formulas.md, “The eye”.
  *
  * @param even the picture without its light
  * @param line as it was found
- * @param threadLook how thread looks in this photo
- * @returns the line as it was found where nothing near it fits
+ * @returns the line as it was found where too little of it is free of thread
  */
 export function fittedLine(
   even: Field,
   seam: FoundSeam,
   line: ReferenceLine,
   thread: readonly TracedHole[],
-  threadLook: ThreadLook,
+  known: KnownLine,
 ): ReferenceLine {
-  const { blurMm } = threadLook;
-  const alongs = thread.map(({ alongMm }) => alongMm);
-  const ends: Pair = [Math.min(...alongs), Math.max(...alongs)];
-  const beside = besideOf(even, seam, line, thread, threadLook, ends);
-  if (beside.seen.length < leastPlaces) return line;
-  const halfMm = max(1, (ends[1] - ends[0]) / 2);
-  const steps = stepsMm.map((mm): Pair => [mm, mm / halfMm]);
-  const fits = fadesMm.flatMap((fadeMm) => {
-    const shape = shapeOf(blurMm, fadeMm);
-    return ([1, -1] as const).map((side): Placed => {
-      const offOf = (at: Pair) => misfit(beside, shape, side, at);
-      return settledAt(offOf, { at: [0, 0], off: offOf([0, 0]) }, steps);
-    });
+  const kind = known.endsOnPaper ? 'paper' : 'cloth';
+  const blurMm = max(...known.blursMm);
+  const order = thread.map(({ alongMm }) => alongMm).sort((a, b) => a - b);
+  const [first, last] = [order[0]!, order.at(-1)!];
+  const looked = (at: Pick<ReferenceLine, 'acrossMm' | 'slope'>): Looked => ({
+    look: lookAlong(even, seam),
+    isSeen: isSeenAlong(even, seam),
+    // Nearer to thread than this, it is thread that is seen.
+    threadAt: threadAcross(thread, known.threadHalfMm + 3 * blurMm + 0.05),
+    line: at,
+    reach: round(sideMm[kind] / acrossStepMm),
   });
-  const { at } = fits.reduce((best, one) => (one.off < best.off ? one : best));
-  const [by, turn] = at;
-  if (abs(by) > max(mostMoved.mm, mostMoved.blurs * blurMm)) return line;
-  const middle = (ends[0] + ends[1]) / 2;
-  const acrossMm = line.acrossMm + by - turn * middle;
-  const spreadMm = max(leftOpen.mm, leftOpen.blurs * blurMm);
-  return { ...line, acrossMm, slope: line.slope + turn, spreadMm };
+  const alongs = Array.from(
+    { length: Math.floor((last - first) / alongStepMm) + 1 },
+    (_, i) => first + i * alongStepMm,
+  );
+  const middle = (first + last) / 2;
+  const [one, other] = [
+    middles(looked(line), alongs.filter((along) => along < middle)),
+    middles(looked(line), alongs.filter((along) => along >= middle)),
+  ];
+  const turn = shiftBetween(one, other) / ((last - first) / 2);
+  const straight = { acrossMm: line.acrossMm - turn * middle, slope: line.slope + turn };
+  // Every other look by itself: by how much they differ, so much they are off.
+  const [even1, odd] = [0, 1].map((k) =>
+    middles(looked(straight), alongs.filter((_, i) => i % 2 === k)),
+  ) as [Float64Array, Float64Array];
+  const [from, to] = around([even1, odd]);
+  if (to - from < leastPlaces) return line;
+  const seen = even1.slice(from, to + 1).map((value, i) => (value + odd[from + i]!) / 2);
+  const apart = even1.slice(from, to + 1).map((value, i) => value - odd[from + i]!);
+  const noise = sqrt(apart.reduce((sum, value) => sum + value * value, 0) / apart.length) / 2;
+  const reach = (even1.length - 1) / 2;
+  const profile: EdgeProfile = {
+    ...{ fromMm: (from - reach) * acrossStepMm, stepMm: acrossStepMm, seen, noise },
+    told: ((to - from) * acrossStepMm) / (toldEvery * blurMm),
+  };
+  const guesses = known.blursMm.flatMap((blur): EdgeGuess[] => {
+    const parts = edgeParts(blur, known.isFold);
+    const there = { beyond: known.beyond, share: asKnown, parts };
+    if (known.endsOnPaper) return [there];
+    return [there, { beyond: -known.beyond as 1 | -1, share: 1 - asKnown, parts }];
+  });
+  const { atMm, spreadMm } = fittedEdge(profile, guesses, reachMm[kind]);
+  return {
+    ...line,
+    acrossMm: straight.acrossMm + atMm,
+    slope: straight.slope,
+    spreadMm: hypot(spreadMm, leftOpenMm),
+  };
 }

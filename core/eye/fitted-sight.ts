@@ -2,7 +2,7 @@ import type { Field } from './flatten';
 import { fittedHoles } from './fitted-holes';
 import { fittedLine } from './fitted-line';
 import type { LikeliestSight } from './likeliest-sight';
-import { hasBites, isLine, type Seen } from './seen';
+import { isLine, upperSideOf, type Seen } from './seen';
 
 /** A window without the light on it. */
 export interface EvenPictures {
@@ -12,22 +12,38 @@ export interface EvenPictures {
   readonly cloth: Field;
 }
 
-/** A line that is not fitted lies where the picture turns fastest, off by a share of its blur. */
-const unfittedBlurs = 0.25;
+/** A cloth is blurred as its thread is, about: thread lies higher, and its own width is mixed with it. */
+const mayBe = [0.75, 1, 1.3];
+/** How much a picture may be blurred whose thread does not tell, one spread, mm. */
+const anyBlursMm = [0.06, 0.1, 0.16];
+/** Half of a thread as wide as any, mm. */
+const anyHalfMm = 0.17;
+
+/** What a seam was led along, held against the picture. */
+export const lineFitted = (
+  cloth: Field,
+  seen: Seen,
+  { seam, line, thread }: LikeliestSight,
+  look: { readonly halfMm: number; readonly blurMm: number } | null,
+) =>
+  line &&
+  fittedLine(cloth, seam, line, thread, {
+    beyond: (-seam.turned[1] * upperSideOf(seen)) as 1 | -1,
+    isFold: seen.reference !== 'raw edge',
+    endsOnPaper: seen.endsThere && seen.reference === 'raw edge',
+    threadHalfMm: look?.halfMm ?? anyHalfMm,
+    blursMm: look ? mayBe.map((times) => times * look.blurMm) : anyBlursMm,
+  });
 
 /**
- * A seam and what it was led along once more, held against the picture itself: where its thread turns back, and, where bites
- * leave most of the line free of thread, the line. A straight thread turns nowhere.
+ * A seam and what it was led along once more, held against the picture itself: where its thread turns back, and the line. A
+ * straight thread turns nowhere.
  */
 export function fittedSight(even: EvenPictures, seen: Seen, sight: LikeliestSight): LikeliestSight {
   const { seam, line } = sight;
-  if (isLine(seen) || !line) return sight;
+  if (!line) return sight;
+  if (isLine(seen)) return { ...sight, line: lineFitted(even.cloth, seen, sight, null) };
   const { thread, look } = fittedHoles(even.thread, seam, line.slope, sight.thread);
-  if (!look) return sight;
-  const asItWas = { ...line, spreadMm: Math.hypot(line.spreadMm, unfittedBlurs * look.blurMm) };
-  return {
-    ...sight,
-    thread,
-    line: hasBites(seen) ? fittedLine(even.cloth, seam, line, thread, look) : asItWas,
-  };
+  const fitted = { ...sight, thread };
+  return { ...fitted, line: lineFitted(even.cloth, seen, fitted, look) };
 }

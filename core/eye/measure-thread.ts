@@ -3,7 +3,7 @@ import type { Penetration } from '../stitch/stitch';
 import type { Judged } from './expected';
 import type { Field } from './flatten';
 import type { FoundSeam } from './find-seam';
-import { fittedSight, type EvenPictures } from './fitted-sight';
+import { fittedSight, lineFitted, type EvenPictures } from './fitted-sight';
 import { atMostOneWrong, faultOf, sureOf } from './how-sure';
 import { likeliestSight, likelyThread, type SoughtThread } from './likeliest-sight';
 import { meanAndSpread } from './mean-and-spread';
@@ -88,7 +88,7 @@ export function measureThread(
   }
   const { seam, thread, line, plain } = pictures.even
     ? fittedSight(pictures.even, seen, followed)
-    : followed;
+    : { ...followed, line: lineFitted(tones, seen, followed, null) };
   const open = leftOpenOf(seen);
   const stitches = thread.map((one): MeasuredStitch => {
     const { hole, alongMm, acrossMm, acrossSpreadMm, logOdds } = one;

@@ -9,7 +9,7 @@ import { measureThread } from './measure-thread';
 import type { MeasuredScrap } from './measured-scrap';
 import { rawEdges, type RawEdge } from './raw-edge';
 import { refuse } from './refused';
-import type { Seen } from './seen';
+import { upperSideOf } from './seen';
 import { seenEdge } from './seen-edge';
 import { plainness, traced, type TracedHole } from './trace';
 
@@ -17,13 +17,6 @@ const { abs, hypot, max, min } = Math;
 
 /** What is sewn over an edge lies so near to it, mm. */
 const nearMm = 4;
-
-/** On which side across the machine has the paper: where the counted swings go. */
-function paperSideOf({ holes }: Seen): 1 | -1 {
-  const mean = (of: Seen['holes']) =>
-    of.reduce((sum, { acrossMm }) => sum + acrossMm, 0) / Math.max(1, of.length);
-  return mean(holes.filter(({ counted }) => counted)) >= mean(holes) ? 1 : -1;
-}
 
 interface Found {
   readonly laid: LaidEdge;
@@ -55,7 +48,7 @@ export function measureOverEdge(
   if (edges.length === 0) refuse('no-edge');
   const fine = coarser(whole, scale.fine);
   const times = max(1, Math.round(scale.coarse / scale.fine));
-  const side = paperSideOf(seen);
+  const side = -upperSideOf(seen);
   const seamsIn = (standing: Field, edge: RawEdge, lighter: boolean) => {
     const find = seamFinder(coarser(standing, times), seen);
     return (along: number) =>

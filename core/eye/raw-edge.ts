@@ -19,7 +19,7 @@ const besideMm = 1;
 /** Paper is lighter than cloth by so much at least, in the logarithm of greys. */
 const leastStep = 0.12;
 /** An edge nearly as plain may be the one that is sewn; the scrap has others. */
-const nearlyAsPlain = 0.5;
+const nearlyAsPlain = 0.25;
 const mostEdges = 3;
 /** Nearer to each other two are one, mm. */
 const apartMm = 5;

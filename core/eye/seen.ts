@@ -47,6 +47,24 @@ export const swingsAtRawEdge = ({
   !isLine({ holes }) &&
   holes.every(({ needle }) => needle === 0);
 
+/**
+ * On which side of what it was led along the upper cloth lies: bites go into it, a swing over its edge comes back onto it, and
+ * anything else is sewn on it.
+ */
+export function upperSideOf(seen: Pick<Seen, 'holes' | 'reference' | 'endsThere'>): 1 | -1 {
+  const mean = (of: readonly SeenHole[]) =>
+    of.reduce((sum, { acrossMm }) => sum + acrossMm, 0) / Math.max(1, of.length);
+  const { holes } = seen;
+  if (hasBites(seen)) {
+    const bites = holes.filter(({ role }) => role === 'bite');
+    return mean(bites) >= mean(holes) ? 1 : -1;
+  }
+  if (swingsAtRawEdge(seen)) {
+    return mean(holes.filter(({ counted }) => counted)) >= mean(holes) ? -1 : 1;
+  }
+  return mean(holes) >= 0 ? 1 : -1;
+}
+
 /** Nearer to what it was led along a line of thread lies in its shadow, mm. */
 export const clearOfEdgeMm = 1;
 

@@ -1,4 +1,5 @@
 import { expectedOn } from '../eye/expected';
+import { upperSideOf } from '../eye/seen';
 import type { Face } from '../eye/seen-on';
 import { faultOf } from '../eye/how-sure';
 import type { ScaledImage } from '../eye/grey';
@@ -26,7 +27,7 @@ export interface EyeCase {
   readonly face: Face;
   /** Where the machine’s length stands, mm. */
   readonly lengthMm: number;
-  readonly look: Omit<ScrapLook, 'seed' | 'beyond'>;
+  readonly look: Omit<ScrapLook, 'seed' | 'beyond' | 'beyondSide'>;
   readonly blurMm: number;
   readonly noise: number;
   readonly pxPerMm: number;
@@ -87,14 +88,14 @@ function sewnScrap({ finish, plan, lengthMm }: EyeCase, random: () => number) {
   const dials = { ...start, widthMm, lengthMm };
   const [reference] = margin.references(plan, dials);
   const swatch = sewSwatch(set, dials, reference, 92, Math.floor(random() * 1e9));
-  return { set, margin, dials, reference, swatch };
+  return { set, margin, dials, swatch };
 }
 
 /** Lays a face of a scrap into the window somehow and takes its photo. */
 function photoOf(
   it: EyeCase,
   face: Face,
-  { set, margin, dials, reference, swatch }: ReturnType<typeof sewnScrap>,
+  { set, margin, dials, swatch }: ReturnType<typeof sewnScrap>,
   random: () => number,
 ): DrawnPhoto {
   const { finish, plan } = it;
@@ -104,8 +105,10 @@ function photoOf(
     angle: (random() - 0.5) * 0.2,
     turned: random() < 0.5 ? [1, 1] : [-1, -1],
   };
-  const beyond = reference.name === 'raw edge' ? 'paper' : 'under';
-  const look: ScrapLook = { ...it.look, beyond, seed: String(random()) };
+  const expected = expectedOn('wrong', finish, plan, set, dials);
+  const beyond = expected.seen.endsThere ? 'paper' : 'under';
+  const beyondSide = -upperSideOf(expected.seen) as 1 | -1;
+  const look: ScrapLook = { ...it.look, beyond, beyondSide, seed: String(random()) };
   const flat = drawnScrap(swatch, shown, look, lying, windowMm, it.pxPerMm);
   const shot = { blurMm: it.blurMm, noise: it.noise, falloff: random() * 0.4 };
   const check = set.checks.find(({ name }) => name === margin.countedCheck)!;
@@ -114,7 +117,7 @@ function photoOf(
   const window = photographed(flat, { ...shot, seed: look.seed });
   return {
     window: it.onCard ? heldOverCard(window, random) : window,
-    expected: expectedOn(face, finish, plan, set, dials),
+    expected: face === 'wrong' ? expected : expectedOn(face, finish, plan, set, dials),
     dials,
     truth: counted.map(({ yMm, fromReferenceMm, stitch }) => {
       const bend = it.look.edge

@@ -16,6 +16,8 @@ export interface ScrapLook {
   readonly shadow: number;
   /** Beyond its edge the cloth goes on under a fold, or ends, and paper is seen. */
   readonly beyond: 'under' | 'paper';
+  /** On which side across that is. */
+  readonly beyondSide: 1 | -1;
   /** How a raw edge runs that is not straight and clean. */
   readonly edge?: DrawnEdge;
   readonly seed: string;
@@ -141,10 +143,11 @@ export function drawnScrap(
       const across = turned[1] * (-dx * s + dy * c) - bend(along);
       let grey = clothAt(look, salt, dx * c + dy * s, across + 3);
       // What lies under the fold is in its shadow, and shows its other face.
-      if (shownMm === null && across > 0 && look.beyond === 'paper') {
-        grey = 0.97 * (1 - 0.3 * exp(-across / 0.4));
-      } else if (shownMm === null && across > 0) {
-        grey *= (1 - look.shadow * exp(-across / 0.5)) * (1 - 0.12 * (look.shadow > 0 ? 1 : 0));
+      const beyond = look.beyondSide * across;
+      if (shownMm === null && beyond > 0 && look.beyond === 'paper') {
+        grey = 0.97 * (1 - 0.3 * exp(-beyond / 0.4));
+      } else if (shownMm === null && beyond > 0) {
+        grey *= (1 - look.shadow * exp(-beyond / 0.5)) * (1 - 0.12 * (look.shadow > 0 ? 1 : 0));
       }
       image[row * width + column] = grey;
     }
