@@ -10,6 +10,7 @@ import { meanAndSpread } from './mean-and-spread';
 import type { MeasuredScrap, MeasuredStitch } from './measured-scrap';
 import { middleOf } from './middle';
 import { inWindow } from './on-seam';
+import { isOneOfMany } from './print-lines';
 import type { ReferenceLine } from './reference-line';
 import { refuse } from './refused';
 import { hasBites, isLine, swingsAtRawEdge, type Seen } from './seen';
@@ -77,8 +78,11 @@ export function measureThread(
   const { pxPerMm } = tones;
   const { seen } = sought;
   const straight = isLine(seen);
-  const followed = likeliestSight(sought, tones, standing, seams, findAlong);
-  if (!followed) return refuse('no-stitch');
+  const likeliest = likeliestSight(sought, tones, standing, seams, findAlong);
+  if (!likeliest) return refuse('no-stitch');
+  const { line: found } = likeliest;
+  const isPrint = found !== null && isOneOfMany(tones, likeliest.seam, found, likeliest.thread);
+  const followed = isPrint ? { ...likeliest, line: null } : likeliest;
   // A hole or two that might be thread are weave.
   const isPlain =
     followed.plain >= leastPlainness &&
