@@ -3,9 +3,8 @@ import type { Penetration } from '../stitch/stitch';
 import type { Judged } from './expected';
 import type { Field } from './flatten';
 import type { FoundSeam } from './find-seam';
-import { fittedSight, lineFitted, type EvenPictures } from './fitted-sight';
 import { atMostOneWrong, faultOf, sureOf } from './how-sure';
-import { likeliestSight, likelyThread, type SoughtThread } from './likeliest-sight';
+import { likeliestSight, likelyThread, type LikeliestSight, type SoughtThread } from './likeliest-sight';
 import { meanAndSpread } from './mean-and-spread';
 import type { MeasuredScrap, MeasuredStitch } from './measured-scrap';
 import { middleOf } from './middle';
@@ -26,7 +25,7 @@ const leastPlainness = 4;
  * beside its edge; of one over it, whose thread is hardly seen in the shadow or whose edge may be a print’s; and of a
  * line, whose whole length one shadow may shift.
  */
-const leftOpenMm = { bite: 0.005, beside: 0.02, over: 0.1, line: 0.065 } as const;
+const leftOpenMm = { bite: 0.005, beside: 0.02, over: 0.02, line: 0.065 } as const;
 
 function leftOpenOf(seen: Seen): number {
   if (isLine(seen)) return leftOpenMm.line;
@@ -56,8 +55,6 @@ export interface Pictures {
   readonly tones: Field;
   /** What stands out of it. */
   readonly standing: Field;
-  /** The window without the light on it, where holes are to be fitted to it. */
-  readonly even: EvenPictures | null;
 }
 
 /**
@@ -66,6 +63,7 @@ export interface Pictures {
  *
  * @param seams where it may lie, the likeliest first
  * @param findAlong looks for the seam once more, in a direction
+ * @param fitted holds what was followed against the picture itself
  * @throws Impossible where no thread is plain enough
  */
 export function measureThread(
@@ -73,6 +71,7 @@ export function measureThread(
   pictures: Pictures,
   seams: readonly FoundSeam[],
   findAlong: (angle: number) => readonly FoundSeam[],
+  fitted: (sight: LikeliestSight) => LikeliestSight,
 ): MeasuredScrap {
   const { tones, standing } = pictures;
   const { pxPerMm } = tones;
@@ -90,9 +89,7 @@ export function measureThread(
   if (followed.thread.length < leastHoles || !isPlain) {
     refuse('no-stitch');
   }
-  const { seam, thread, line, plain } = pictures.even
-    ? fittedSight(pictures.even, seen, followed)
-    : { ...followed, line: lineFitted(tones, seen, followed, null) };
+  const { seam, thread, line, plain } = fitted(followed);
   const open = leftOpenOf(seen);
   const stitches = thread.map((one): MeasuredStitch => {
     const { hole, alongMm, acrossMm, acrossSpreadMm, logOdds } = one;

@@ -1,5 +1,6 @@
 import type { Expected } from './expected';
 import { coarser, flattened, standingOut, threadWidthMm, toned } from './flatten';
+import { fittedSight } from './fitted-sight';
 import { seamFinder, type FoundSeam, type SeamFinder } from './find-seam';
 import type { ScaledImage } from './grey';
 import { measurePricks } from './measure-pricks';
@@ -75,9 +76,10 @@ export function measureScrap(
   const even = { thread: coarser(flat, times), cloth: coarser(lit, times) };
   const measured = measureThread(
     { ...expected, seen, beside: others.map((needle) => ofNeedle(expected.seen, needle)) },
-    { tones: coarser(toned(window), times), standing: fine, even },
+    { tones: coarser(toned(window), times), standing: fine },
     seams,
     (along) => find({ along }) ?? [],
+    (sight) => fittedSight(even, seen, sight),
   );
   return onShare(1) ? measured : null;
 }

@@ -1,9 +1,9 @@
-import { beyondMm, contrastOnCloth, gainsFor, mostGain, rowsTimes } from './along-edge';
+import { beyondMm, contrastOnCloth, gainsFor, rowsTimes } from './along-edge';
 import type { Expected } from './expected';
 import { aboutMean, coarser, standingOut, toned, type Field } from './flatten';
 import { seamFinder, type FoundSeam } from './find-seam';
+import { fittedOverEdge } from './fitted-over-edge';
 import type { ScaledImage } from './grey';
-import { atMostOneWrong, sureOf } from './how-sure';
 import { alongCourse, backToWindow, laidEdge, type LaidEdge } from './laid-edge';
 import { measureThread } from './measure-thread';
 import type { MeasuredScrap } from './measured-scrap';
@@ -13,7 +13,7 @@ import { upperSideOf } from './seen';
 import { seenEdge } from './seen-edge';
 import { plainness, traced, type TracedHole } from './trace';
 
-const { abs, hypot, max, min } = Math;
+const { abs, max } = Math;
 
 /** What is sewn over an edge lies so near to it, mm. */
 const nearMm = 4;
@@ -81,40 +81,13 @@ export function measureOverEdge(
   const findAlong = seamsIn(standing, edge, seam.lighter);
   const measured = measureThread(
     { ...expected, beside: [] },
-    { tones, standing, even: null },
+    { tones, standing },
     findAlong(0),
     findAlong,
+    (sight) => fittedOverEdge(laid, gains, seen, sight),
   );
-  const honest = asFarAsSeen(measured, expected, gains, tones.pxPerMm);
   if (!onShare(1)) return null;
-  return laidBack(honest, laid);
-}
-
-/** Where a shadow is as light as thread, its end may lie so far from where it is lost, one spread, mm. */
-const lostMm = 0.4;
-/** It is lost where it would have to be made up for by the most, or so near to there, mm. */
-const besideLostMm = 0.2;
-
-/** A swing that is lost in a shadow as light as its thread may go on: it is asked about. */
-function asFarAsSeen(
-  measured: MeasuredScrap,
-  { judged }: Expected,
-  gains: readonly number[],
-  pxPerMm: number,
-): MeasuredScrap {
-  const near = Math.ceil(besideLostMm * pxPerMm);
-  const isLost = (yMm: number) => {
-    const row = Math.round(yMm * pxPerMm);
-    return gains.slice(max(0, row - near), row + near + 1).some((gain) => abs(gain) >= mostGain);
-  };
-  const stitches = measured.stitches.map((one) => {
-    const { depthMm, depthSpreadMm, sure, atMm } = one;
-    if (depthMm === null || depthSpreadMm === null || !isLost(atMm[1])) return one;
-    const spread = hypot(depthSpreadMm, lostMm);
-    return { ...one, depthSpreadMm: spread, sure: min(sure, sureOf(depthMm, spread, judged)) };
-  });
-  const counted = stitches.filter((one) => one.counted).map(({ sure }) => sure);
-  return { ...measured, stitches, sure: measured.counts ? atMostOneWrong(counted) : 0 };
+  return laidBack(measured, laid);
 }
 
 /** How far the stitches go beyond the edge, mm. */
