@@ -10,6 +10,8 @@ export interface EdgeProfile {
   readonly seen: Float64Array;
   /** How far off that is at any place, one spread. */
   readonly noise: number;
+  /** What black would be. */
+  readonly black: number;
   /** So many of its places tell something of their own: what lies near each other is blurred together. */
   readonly told: number;
 }
@@ -30,13 +32,29 @@ export interface FittedEdge {
 /** Edges are held against what is seen so far apart, mm. */
 const triedMm = 0.015;
 
-/** What is seen, and each part of an edge, about their means: products of every two. */
+/** Takes the mean away, and tells it. */
+function aboutItsMean(values: Float64Array): number {
+  let sum = 0;
+  for (let i = 0; i < values.length; i++) sum += values[i]!;
+  const mean = sum / values.length;
+  for (let i = 0; i < values.length; i++) values[i]! -= mean;
+  return mean;
+}
+
+/** What is seen above black, and each part of an edge, about their means: products of every two. */
 interface Products {
   readonly each: readonly Float64Array[];
   readonly withSeen: readonly number[];
+  readonly means: readonly number[];
+  readonly meanSeen: number;
 }
 
-function productsOf(columns: readonly Float64Array[], seen: Float64Array): Products {
+function productsOf(
+  columns: readonly Float64Array[],
+  seen: Float64Array,
+  meanSeen: number,
+): Products {
+  const means = columns.map(aboutItsMean);
   const dot = (a: Float64Array, b: Float64Array) => {
     let sum = 0;
     for (let i = 0; i < a.length; i++) sum += a[i]! * b[i]!;
@@ -47,6 +65,7 @@ function productsOf(columns: readonly Float64Array[], seen: Float64Array): Produ
       Float64Array.from(columns, (other, q) => (q <= p ? dot(one, other) : 0)),
     ),
     withSeen: columns.map((one) => dot(one, seen)),
+    ...{ means, meanSeen },
   };
 }
 
@@ -55,15 +74,17 @@ function productsOf(columns: readonly Float64Array[], seen: Float64Array): Produ
  * pictures of sharp edges would be told 0.05 mm off.
  */
 const asSharp = 0.97;
+/** A shadow takes so much of the light at the most: what is darker is a stripe of the cloth. */
+const mostTaken = 0.55;
 /** Less of a part than this is left when others are taken from it: it says nothing of its own. */
 const leastOwn = 1e-4;
 
 /**
  * How much of what is seen is told by some parts, each as strong as fits best: by Cholesky, for three at most.
  *
- * @param darker which of them takes light away; told nothing where it would have to give some
+ * @param darker which of them takes light away; nothing is told where it would have to give some, or take more than there is
  */
-function toldBy({ each, withSeen }: Products, parts: readonly number[], darker: number): number {
+function toldBy({ each, withSeen, means, meanSeen }: Products, parts: readonly number[], darker: number): number {
   const rows: number[][] = [];
   const along: number[] = [];
   let told = 0;
@@ -89,16 +110,15 @@ function toldBy({ each, withSeen }: Products, parts: readonly number[], darker: 
     let sum = along[p]!;
     for (let r = p + 1; r < parts.length; r++) sum -= rows[r]![p]! * strengths[r]!;
     strengths[p] = sum / rows[p]![p]!;
-    if (parts[p] === darker && strengths[p]! > 0) return 0;
   }
-  return told;
+  const shadow = parts.indexOf(darker);
+  if (shadow < 0) return told;
+  // What lies beyond without its shadow: all of the step.
+  const here = parts.reduce((sum, part, p) => sum - strengths[p]! * means[part]!, meanSeen);
+  const taken = -strengths[shadow]! / max(1e-9, here + strengths[0]!);
+  return taken >= 0 && taken <= mostTaken ? told : 0;
 }
 
-/** Takes away the mean. */
-function aboutItsMean(values: Float64Array): Float64Array {
-  const mean = values.reduce((sum, value) => sum + value, 0) / values.length;
-  return values.map((value) => value - mean);
-}
 
 /**
  * Where an edge lies that looks like one of many: of every place and every guess how likely it is by how far what is seen
@@ -108,11 +128,12 @@ function aboutItsMean(values: Float64Array): Float64Array {
  * @param reachMm it lies within so much of 0
  */
 export function fittedEdge(
-  { fromMm, stepMm, seen, noise, told }: EdgeProfile,
+  { fromMm, stepMm, seen, noise, told, black }: EdgeProfile,
   guesses: readonly EdgeGuess[],
   reachMm: number,
 ): FittedEdge {
-  const about = aboutItsMean(seen);
+  const about = seen.map((value) => value - black);
+  const meanSeen = aboutItsMean(about);
   const all = about.reduce((sum, value) => sum + value * value, 0);
   const reach = round(reachMm / triedMm);
   const places: { readonly atMm: number; readonly log: number }[] = [];
@@ -135,9 +156,9 @@ export function fittedEdge(
     for (let i = -reach; i <= reach; i++) {
       const atMm = i * triedMm;
       const columns = each.map((part) =>
-        aboutItsMean(Float64Array.from(seen, (_, j) => part(beyond * (fromMm + j * stepMm - atMm)))),
+        Float64Array.from(seen, (_, j) => part(beyond * (fromMm + j * stepMm - atMm))),
       );
-      const products = productsOf(columns, about);
+      const products = productsOf(columns, about, meanSeen);
       for (const { of, darker, usual } of shapes) {
         const off = max(0, all - toldBy(products, of, darker));
         const misfit = off / seen.length + noise * noise;

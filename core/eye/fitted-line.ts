@@ -18,8 +18,10 @@ export interface KnownLine {
   readonly isFold: boolean;
   /** What lies beyond is paper, and may lie in the shadow that the cloth throws. */
   readonly endsOnPaper: boolean;
-  /** How far thread reaches to either side, mm. */
-  readonly threadHalfMm: number;
+  /** Nearer to the middle of thread than this, it is thread that is seen, mm. */
+  readonly besideThreadMm: number;
+  /** What black would be in the picture. */
+  readonly black: number;
   /** Spreads that the picture’s blur may have, mm. */
   readonly blursMm: readonly number[];
 }
@@ -37,7 +39,7 @@ const alongStepMm = 0.2;
 const leastLooks = 20;
 const leastPlaces = 24;
 /** Nearer than so many blurs two places tell the same, and an edge that none of the shapes has would seem too sure. */
-const toldEvery = 4;
+const toldEvery = { cloth: 4, paper: 2 } as const;
 /** What lies beyond is on the side it should be on in so many of a hundred. */
 const asKnown = 0.9;
 /** A line may turn by so much between its halves, steps. */
@@ -123,8 +125,7 @@ export function fittedLine(
   const looked = (at: Pick<ReferenceLine, 'acrossMm' | 'slope'>): Looked => ({
     look: lookAlong(even, seam),
     isSeen: isSeenAlong(even, seam),
-    // Nearer to thread than this, it is thread that is seen.
-    threadAt: threadAcross(thread, known.threadHalfMm + 3 * blurMm + 0.05),
+    threadAt: threadAcross(thread, known.besideThreadMm),
     line: at,
     reach: round(sideMm[kind] / acrossStepMm),
   });
@@ -151,7 +152,8 @@ export function fittedLine(
   const reach = (even1.length - 1) / 2;
   const profile: EdgeProfile = {
     ...{ fromMm: (from - reach) * acrossStepMm, stepMm: acrossStepMm, seen, noise },
-    told: ((to - from) * acrossStepMm) / (toldEvery * blurMm),
+    black: known.black,
+    told: ((to - from) * acrossStepMm) / (toldEvery[kind] * blurMm),
   };
   const guesses = known.blursMm.flatMap((blur): EdgeGuess[] => {
     const parts = edgeParts(blur, known.isFold);

@@ -6,7 +6,7 @@ import type { LikeliestSight } from './likeliest-sight';
 import { meetingLines } from './meeting-lines';
 import type { Seen } from './seen';
 
-const { abs, ceil, cos, hypot, round, sin } = Math;
+const { abs, ceil, cos, exp, hypot, round, sin } = Math;
 
 /** Where a shadow is as light as thread, its end may lie so far from where it is lost, one spread, mm. */
 const lostMm = 0.4;
@@ -58,5 +58,7 @@ export function fittedOverEdge(
       acrossSpreadMm: 1 / Math.sqrt(a + b),
     };
   });
-  return { ...sight, thread: weighed, line: lineFitted(tones, seen, sight, null) };
+  // A lens blurs greys, not their logarithms.
+  const greys = { ...tones, values: tones.values.map(exp) };
+  return { ...sight, thread: weighed, line: lineFitted(greys, seen, sight, 0) };
 }

@@ -16,22 +16,27 @@ export interface EvenPictures {
 const mayBe = [0.75, 1, 1.3];
 /** How much a picture may be blurred whose thread does not tell, one spread, mm. */
 const anyBlursMm = [0.06, 0.1, 0.16];
-/** Half of a thread as wide as any, mm. */
-const anyHalfMm = 0.17;
+/** Nearer to the middle of a thread than this, where nothing is known of it, it is thread that is seen, mm. */
+const besideAnyMm = 0.42;
+
+/** Black, where every place is a share of the light around it. */
+const evenBlack = -1;
 
 /** What a seam was led along, held against the picture. */
 export const lineFitted = (
   cloth: Field,
   seen: Seen,
   { seam, line, thread }: LikeliestSight,
-  look: { readonly halfMm: number; readonly blurMm: number } | null,
+  black: number,
+  look: { readonly halfMm: number; readonly blurMm: number } | null = null,
 ) =>
   line &&
   fittedLine(cloth, seam, line, thread, {
     beyond: (-seam.turned[1] * upperSideOf(seen)) as 1 | -1,
     isFold: seen.reference !== 'raw edge',
     endsOnPaper: seen.endsThere && seen.reference === 'raw edge',
-    threadHalfMm: look?.halfMm ?? anyHalfMm,
+    black,
+    besideThreadMm: look ? look.halfMm + 3 * look.blurMm + 0.05 : besideAnyMm,
     blursMm: look ? mayBe.map((times) => times * look.blurMm) : anyBlursMm,
   });
 
@@ -42,8 +47,8 @@ export const lineFitted = (
 export function fittedSight(even: EvenPictures, seen: Seen, sight: LikeliestSight): LikeliestSight {
   const { seam, line } = sight;
   if (!line) return sight;
-  if (isLine(seen)) return { ...sight, line: lineFitted(even.cloth, seen, sight, null) };
+  if (isLine(seen)) return { ...sight, line: lineFitted(even.cloth, seen, sight, evenBlack) };
   const { thread, look } = fittedHoles(even.thread, seam, line.slope, sight.thread);
   const fitted = { ...sight, thread };
-  return { ...fitted, line: lineFitted(even.cloth, seen, fitted, look) };
+  return { ...fitted, line: lineFitted(even.cloth, seen, fitted, evenBlack, look) };
 }
