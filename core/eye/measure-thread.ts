@@ -25,7 +25,7 @@ const leastPlainness = 4;
  * beside its edge; of one over it, whose thread is hardly seen in the shadow or whose edge may be a print’s; and of a
  * line, whose whole length one shadow may shift.
  */
-const leftOpenMm = { bite: 0.005, beside: 0.02, over: 0.02, line: 0.065 } as const;
+const leftOpenMm = { bite: 0.005, beside: 0.005, over: 0.02, line: 0.045 } as const;
 
 function leftOpenOf(seen: Seen): number {
   if (isLine(seen)) return leftOpenMm.line;

@@ -56,16 +56,23 @@ export function lookOn({ values, width, lastX, lastY, c, s, x0, y0, sign }: Laid
 /** The same of a field and a seam. */
 export const lookAlong = (field: Field, seam: FoundSeam): LookAt => lookOn(laidField(field, seam));
 
-/** Whether a place of a seam lies in a field; beyond it a look sees nothing, which is no step from something. */
+/** So near to its border a window shows the card’s own print round it, mm. */
+const borderMm = 0.6;
+
+/**
+ * Whether a place of a seam lies in a field, clear of its border: beyond it a look sees nothing, which is no step from
+ * something, and along it runs the line the card is printed with.
+ */
 export function isSeenAlong(
   { width, height, pxPerMm }: Field,
   { angle, middleMm }: FoundSeam,
 ): (alongMm: number, acrossMm: number) => boolean {
   const [c, s] = [Math.cos(angle) * pxPerMm, Math.sin(angle) * pxPerMm];
   const [x0, y0] = [middleMm[0] * pxPerMm, middleMm[1] * pxPerMm];
+  const inset = borderMm * pxPerMm;
   return (along, across) => {
     const [x, y] = [x0 + along * c - across * s, y0 + along * s + across * c];
-    return x >= 0 && y >= 0 && x < width - 1 && y < height - 1;
+    return x >= inset && y >= inset && x < width - 1 - inset && y < height - 1 - inset;
   };
 }
 
