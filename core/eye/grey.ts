@@ -65,3 +65,7 @@ export function shrunk({ width, height, grey }: GreyImage, times: number): GreyI
   }
   return { width: w, height: h, grey: small };
 }
+
+/** The same of a picture with its scale. @param times 1 leaves it as it is */
+export const shrunkScaled = (picture: ScaledImage, times: number): ScaledImage =>
+  times <= 1 ? picture : { ...shrunk(picture, times), pxPerMm: picture.pxPerMm / times };

@@ -2,7 +2,7 @@ import type { Expected } from './expected';
 import { coarser, flattened, standingOut, threadWidthMm, toned } from './flatten';
 import { fittedSight } from './fitted-sight';
 import { seamFinder, type FoundSeam, type SeamFinder } from './find-seam';
-import type { ScaledImage } from './grey';
+import { shrunkScaled, type ScaledImage } from './grey';
 import { measurePricks } from './measure-pricks';
 import { measureThread } from './measure-thread';
 import type { MeasuredScrap } from './measured-scrap';
@@ -40,24 +40,35 @@ export function measureScrap(
   onShare: (share: number) => boolean = () => true,
   thread: ScaledImage = window,
 ): MeasuredScrap | null {
+  // What is finer than is needed is made coarser first: a quarter of the work, and as true.
   const times = Math.max(1, Math.floor(window.pxPerMm / finePxPerMm));
+  const small = shrunkScaled(window, times);
+  const inGrey = thread === window;
+  return measureFine(small, expected, onShare, inGrey ? small : shrunkScaled(thread, times));
+}
+
+/** The same of a window that is as fine as it is measured. */
+function measureFine(
+  window: ScaledImage,
+  expected: Expected,
+  onShare: (share: number) => boolean,
+  thread: ScaledImage,
+): MeasuredScrap | null {
   const coarseTimes = Math.max(1, Math.floor(window.pxPerMm / coarsePxPerMm));
   if (expected.seen.repeatMm < leastRepeatMm[expected.seen.kind]) refuse('too-fine');
   if (swingsAtRawEdge(expected.seen)) {
-    const scale = { fine: times, coarse: coarseTimes, leastScore };
+    const scale = { coarse: coarseTimes, leastScore };
     return measureOverEdge(thread, expected, scale, onShare);
   }
   const flat = flattened(thread);
   const standing = standingOut(flat);
   if (!onShare(0.15)) return null;
-  const fine = coarser(standing, times);
   if (expected.seen.kind === 'pricks') {
-    const even = coarser(flat, times);
-    const row = prickRow(even, expected.seen);
+    const row = prickRow(flat, expected.seen);
     if (!row || row.score < leastPrickScore) refuse('no-prick');
     const measured = measurePricks(
       expected,
-      { standing: fine, even },
+      { standing, even: flat },
       row,
       row.score / leastPrickScore,
     );
@@ -73,10 +84,10 @@ export function measureScrap(
   if (isLine(seen)) seams.push(...linesBeside(find, seams));
   if (!seams.some(({ score }) => score >= leastScore)) refuse('no-stitch');
   const lit = thread === window ? flat : flattened(window);
-  const even = { thread: coarser(flat, times), cloth: coarser(lit, times) };
+  const even = { thread: flat, cloth: lit };
   const measured = measureThread(
     { ...expected, seen, beside: others.map((needle) => ofNeedle(expected.seen, needle)) },
-    { tones: coarser(toned(window), times), standing: fine },
+    { tones: toned(window), standing },
     seams,
     (along) => find({ along }) ?? [],
     (sight) => fittedSight(even, seen, sight),

@@ -32,25 +32,23 @@ interface Found {
  * to how thread looks on the cloth: there it may be darker that was lighter here, and less plain.
  * Source: docs/formulas.md, “The eye”.
  *
- * @param scale how much coarser the picture is measured, and looked over
+ * @param scale how much coarser the picture is looked over
  * @param onShare progress, 0 to 1; false stops
  * @throws Impossible where there is no edge, or no stitch over it
  */
 export function measureOverEdge(
   window: ScaledImage,
   expected: Expected,
-  scale: { readonly fine: number; readonly coarse: number; readonly leastScore: number },
+  scale: { readonly coarse: number; readonly leastScore: number },
   onShare: (share: number) => boolean,
 ): MeasuredScrap | null {
   const { seen } = expected;
   const whole = aboutMean(toned(window));
   const edges = rawEdges(coarser(whole, scale.coarse));
   if (edges.length === 0) refuse('no-edge');
-  const fine = coarser(whole, scale.fine);
-  const times = max(1, Math.round(scale.coarse / scale.fine));
   const side = -upperSideOf(seen);
   const seamsIn = (standing: Field, edge: RawEdge, lighter: boolean) => {
-    const find = seamFinder(coarser(standing, times), seen);
+    const find = seamFinder(coarser(standing, scale.coarse), seen);
     return (along: number) =>
       (find({ along, lighter }) ?? []).filter(
         (one) => one.turned[1] * side === edge.paper && abs(one.acrossMm - edge.acrossMm) <= nearMm,
@@ -58,10 +56,10 @@ export function measureOverEdge(
   };
   let best: Found | null = null;
   for (const [i, edge] of edges.entries()) {
-    const laid = laidEdge(fine, edge);
+    const laid = laidEdge(whole, edge);
     for (const lighter of [true, false]) {
       // What is lighter than the cloth is taken to be darker than the paper.
-      const gains = beyondMm(fine, edge).map((mm) => (mm > 0 && lighter ? -1 : 1));
+      const gains = beyondMm(whole, edge).map((mm) => (mm > 0 && lighter ? -1 : 1));
       const standing = standingOut(rowsTimes(laid.picture.even, gains));
       const [seam] = seamsIn(standing, edge, lighter)(0);
       if (!seam || seam.score < scale.leastScore) continue;

@@ -27,8 +27,12 @@ const [leastPxPerMm, mostPxPerMm] = [8, 20];
 /** What the parts take of the whole. */
 const [locatedShare, flatShare, greyShare] = [0.3, 0.4, 0.8];
 
+/** From so fine a picture on it is laid flat at the most, and measured at half of that. */
+const halvedPxPerMm = 14;
+
 /** The window is laid flat as fine as the picture shows it, within what is measured. */
-const finenessOf = (pxPerMm: number) => Math.min(mostPxPerMm, Math.max(leastPxPerMm, pxPerMm));
+const finenessOf = (pxPerMm: number) =>
+  pxPerMm >= halvedPxPerMm ? mostPxPerMm : Math.max(leastPxPerMm, pxPerMm);
 
 /**
  * The window of the card in a photo, laid flat: what was measured in it once lies where it lay.
