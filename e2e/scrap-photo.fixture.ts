@@ -32,8 +32,7 @@ export async function capeScrapPhoto(
     face === 'right' ? shownThreadMm(margin, set, plan, dials, swatch) : null,
     {
       ...{ cloth: 0.32, thread: 0.62, weave: 0.12, print: 'checked', shadow: 0.35 },
-      ...{ beyond: 'under',
-    beyondSide: 1, seed: 'w' },
+      ...{ beyond: 'under', beyondSide: 1, seed: 'w' },
     },
     { middleMm: [50, 32], angle: 0.03, turned: face === 'right' ? [-1, -1] : [1, 1] },
     [100, 60],

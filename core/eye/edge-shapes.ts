@@ -18,7 +18,7 @@ export interface EdgeParts {
 const endsMm = [-2.5, 2.5] as const;
 /** A shadow that fades is a third of itself after so much; one that a lamp throws ends after so much, mm. */
 const fadesMm = [0.25, 0.5, 1];
-const thrownMm = [0.2, 0.4, 0.7];
+const thrownMm = [0.2, 0.3, 0.4, 0.55, 0.7];
 /** A fold is round so far in from its edge, mm, or sharp. */
 const roundsMm = [0.15, 0.3, 0.45];
 

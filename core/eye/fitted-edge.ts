@@ -84,7 +84,11 @@ const leastOwn = 1e-4;
  *
  * @param darker which of them takes light away; nothing is told where it would have to give some, or take more than there is
  */
-function toldBy({ each, withSeen, means, meanSeen }: Products, parts: readonly number[], darker: number): number {
+function toldBy(
+  { each, withSeen, means, meanSeen }: Products,
+  parts: readonly number[],
+  darker: number,
+): number {
   const rows: number[][] = [];
   const along: number[] = [];
   let told = 0;
@@ -99,7 +103,8 @@ function toldBy({ each, withSeen, means, meanSeen }: Products, parts: readonly n
     const own = whole - row.reduce((sum, value) => sum + value * value, 0);
     if (own <= leastOwn * whole) return 0;
     row.push(sqrt(own));
-    const left = withSeen[part]! - row.slice(0, p).reduce((sum, value, q) => sum + value * along[q]!, 0);
+    const left =
+      withSeen[part]! - row.slice(0, p).reduce((sum, value, q) => sum + value * along[q]!, 0);
     along.push(left / row[p]!);
     rows.push(row);
     told += along[p]! ** 2;
@@ -118,7 +123,6 @@ function toldBy({ each, withSeen, means, meanSeen }: Products, parts: readonly n
   const taken = -strengths[shadow]! / max(1e-9, here + strengths[0]!);
   return taken >= 0 && taken <= mostTaken ? told : 0;
 }
-
 
 /**
  * Where an edge lies that looks like one of many: of every place and every guess how likely it is by how far what is seen

@@ -16,7 +16,7 @@ export interface KnownLine {
   readonly beyond: 1 | -1;
   /** A fold bends down; a raw edge is cut off. */
   readonly isFold: boolean;
-  /** What lies beyond is paper, and may lie in the shadow that the cloth throws. */
+  /** What lies beyond is paper, and may lie in the shadow that the cloth throws; the picture was laid along the edge. */
   readonly endsOnPaper: boolean;
   /** Nearer to the middle of thread than this, it is thread that is seen, mm. */
   readonly besideThreadMm: number;
@@ -60,7 +60,10 @@ const medianOf = (sorted: Float64Array): number =>
   (sorted[(sorted.length - 1) >> 1]! + sorted[sorted.length >> 1]!) / 2;
 
 /** The middle one of all looks at each distance across a line, along some places; NaN of too few. */
-function middles({ look, isSeen, threadAt, line, reach }: Looked, alongs: readonly number[]): Float64Array {
+function middles(
+  { look, isSeen, threadAt, line, reach }: Looked,
+  alongs: readonly number[],
+): Float64Array {
   const looks: number[][] = Array.from({ length: 2 * reach + 1 }, () => []);
   for (const along of alongs) {
     const covered = threadAt(along);
@@ -88,12 +91,25 @@ function shiftBetween(one: Float64Array, other: Float64Array): number {
   });
   const least = off.indexOf(Math.min(...off));
   if (least <= 0 || least === off.length - 1) return 0;
-  return (least - mostShifted + leastOf(off[least - 1]!, off[least]!, off[least + 1]!)) * acrossStepMm;
+  return (
+    (least - mostShifted + leastOf(off[least - 1]!, off[least]!, off[least + 1]!)) * acrossStepMm
+  );
+}
+
+/** A line turned to where its two halves show the same. */
+function turned(looked: Looked, alongs: readonly number[]): Looked['line'] {
+  const { acrossMm, slope } = looked.line;
+  const half = alongs.length >> 1;
+  const [one, other] = [alongs.slice(0, half), alongs.slice(half)];
+  const by = shiftBetween(middles(looked, one), middles(looked, other));
+  const turn = by / (half * alongStepMm);
+  return { acrossMm: acrossMm - turn * (alongs[half] ?? 0), slope: slope + turn };
 }
 
 /** The stretch around the middle of a profile in which every distance was looked at. */
 function around(of: readonly Float64Array[]): readonly [from: number, to: number] {
-  const isThere = (i: number) => of.every((one) => i >= 0 && i < one.length && !Number.isNaN(one[i]!));
+  const isThere = (i: number) =>
+    of.every((one) => i >= 0 && i < one.length && !Number.isNaN(one[i]!));
   const middle = (of[0]!.length - 1) / 2;
   let [from, to] = [middle, middle];
   while (isThere(from - 1)) from--;
@@ -133,16 +149,13 @@ export function fittedLine(
     { length: Math.floor((last - first) / alongStepMm) + 1 },
     (_, i) => first + i * alongStepMm,
   );
-  const middle = (first + last) / 2;
-  const [one, other] = [
-    middles(looked(line), alongs.filter((along) => along < middle)),
-    middles(looked(line), alongs.filter((along) => along >= middle)),
-  ];
-  const turn = shiftBetween(one, other) / ((last - first) / 2);
-  const straight = { acrossMm: line.acrossMm - turn * middle, slope: line.slope + turn };
+  const straight = known.endsOnPaper ? line : turned(looked(line), alongs);
   // Every other look by itself: by how much they differ, so much they are off.
   const [even1, odd] = [0, 1].map((k) =>
-    middles(looked(straight), alongs.filter((_, i) => i % 2 === k)),
+    middles(
+      looked(straight),
+      alongs.filter((_, i) => i % 2 === k),
+    ),
   ) as [Float64Array, Float64Array];
   const [from, to] = around([even1, odd]);
   if (to - from < leastPlaces) return line;

@@ -4,7 +4,12 @@ import type { Judged } from './expected';
 import type { Field } from './flatten';
 import type { FoundSeam } from './find-seam';
 import { atMostOneWrong, faultOf, sureOf } from './how-sure';
-import { likeliestSight, likelyThread, type LikeliestSight, type SoughtThread } from './likeliest-sight';
+import {
+  likeliestSight,
+  likelyThread,
+  type LikeliestSight,
+  type SoughtThread,
+} from './likeliest-sight';
 import { meanAndSpread } from './mean-and-spread';
 import type { MeasuredScrap, MeasuredStitch } from './measured-scrap';
 import { middleOf } from './middle';

@@ -4,7 +4,7 @@ import { leastOf } from './least';
 import { lookAlong, type LookAt } from './on-seam';
 import type { TracedHole } from './trace';
 
-const { abs, hypot, max, min, round, sqrt } = Math;
+const { abs, hypot, max, round, sqrt } = Math;
 
 /** A thread is looked for so far beside where it was found, and in such steps, mm. */
 const besideMm = 0.3;
@@ -107,7 +107,8 @@ export function meetingLines(
   return thread.map((hole, i): Meeting | null => {
     const [before, after] = [thread[i - 1], thread[i + 1]];
     if (isOnCloth(hole.alongMm, hole.acrossMm) || !before || !after) return null;
-    if (!isOnCloth(before.alongMm, before.acrossMm) || !isOnCloth(after.alongMm, after.acrossMm)) return null;
+    if (!isOnCloth(before.alongMm, before.acrossMm) || !isOnCloth(after.alongMm, after.acrossMm))
+      return null;
     const [one, other] = [pieceFrom(before, hole), pieceFrom(after, hole)];
     if (!one || !other) return null;
     // How far beside the line between its holes each runs where the hole was found, and which way.
@@ -134,5 +135,3 @@ export function meetingLines(
     };
   });
 }
-
-void min;

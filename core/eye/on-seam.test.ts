@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { noisy, pxOf, seamIn, zigzag } from './drawn-field.fixture';
 import { valueAt } from './flatten';
-import { laidField, lookAlong, lookOn, placedHoles } from './on-seam';
+import { isSeenAlong, laidField, lookAlong, lookOn, placedHoles } from './on-seam';
 
 const field = noisy(30, 20, { noise: 1 });
 const place = fc.double({ min: -25, max: 25, noNaN: true });
@@ -38,5 +38,22 @@ test('a seam has all its holes in the window, whichever of its repeats it is kno
         expect(sorted(there)).toEqual(sorted(within));
       },
     ),
+  );
+});
+
+test('clear of a window’s border it is seen; along it runs what the card is printed with', () => {
+  fc.assert(
+    fc.property(angles, place, place, (angle, along, across) => {
+      const seam = seamIn(field, { angle });
+      const [x, y] = pxOf(field, seam, [along, across]).map((px) => px / field.pxPerMm) as [
+        number,
+        number,
+      ];
+      const { width, height, pxPerMm } = field;
+      const [right, low] = [(width - 1) / pxPerMm - x, (height - 1) / pxPerMm - y];
+      const fromBorder = Math.min(x, y, right, low);
+      fc.pre(Math.abs(fromBorder - 0.6) > 1e-6);
+      expect(isSeenAlong(field, seam)(along, across)).toBe(fromBorder > 0.6);
+    }),
   );
 });

@@ -41,8 +41,8 @@ test.each(['plain, dark thread, sharp', 'checked, soft'])(
     const seen = eyeStudy(kind(name), 1, evenDraws(8));
     expect(seen).toMatchObject({ refused: 0, withinOneShare: 1, surelyWrong: 0, falseFinds: 0 });
     expect(seen.foundShare).toBeGreaterThan(0.95);
-    expect(seen.depthErrorMm.median).toBeLessThan(0.09);
-    expect(seen.depthErrorMm.nineOfTen).toBeLessThan(0.2);
+    expect(seen.depthErrorMm.median).toBeLessThan(0.06);
+    expect(seen.depthErrorMm.nineOfTen).toBeLessThan(0.11);
     expect(seen.lengthErrorMm).toBeLessThan(0.03);
   },
 );

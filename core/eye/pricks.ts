@@ -26,7 +26,7 @@ const mostShownMm = 4;
 const loudest = 2.5;
 
 /** What a fit leaves open of half of what shows, one spread, mm: by the study. */
-const leftOpenMm = 0.04;
+const leftOpenMm = 0.05;
 /** What stands out too little, or is too long, is thread so often, as a share. */
 const faintShows = 0.1;
 /** What shows at all shows so much, mm. */

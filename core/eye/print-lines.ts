@@ -66,7 +66,9 @@ export function isOneOfMany(
     const turn = turns[i]! * Math.sign(own);
     const isAlike = turn >= alike * abs(own) && turn * alike <= abs(own);
     return (
-      isAlike && abs(i - reach) > apart && around(i, apart).every((by) => by * Math.sign(own) <= turn)
+      isAlike &&
+      abs(i - reach) > apart &&
+      around(i, apart).every((by) => by * Math.sign(own) <= turn)
     );
   });
   const off = others.map((i) => (i - reach) * acrossStepMm);

@@ -42,10 +42,11 @@ export interface LookedFor {
   /** Nothing is looked at so near to the thread. */
   readonly besideThreadMm: number;
 }
-/** On either side of an edge so much cloth is compared, mm. */
-const sideMm = 0.35;
-/** A line is told from the cloth so far beside it, mm. */
-const besideLineMm = 0.3;
+/** On either side of an edge so much cloth is compared, steps across. */
+const sides = [2, 4, 7] as const;
+const [, , side] = sides;
+/** A line is told from the cloth so far beside it, steps across. */
+const besideLine = 6;
 /** An edge may turn between two looks, mm. */
 const alongStepMm = 0.5;
 
@@ -79,25 +80,28 @@ export function referenceLine(
   const [step, line] = [new Float32Array(tall * columns), new Float32Array(tall * columns)];
   const threadAt = threadAcross(thread, besideThreadMm);
   const bareAt = threadAcross(thread, bareThreadMm);
+  // Of each column all that is compared, looked at once.
+  const seen = new Float64Array(tall + 2 * side);
+  const isBare = new Uint8Array(seen.length);
   for (let column = 0; column < columns; column++) {
     const along = first + (column + 0.5) * alongStepMm;
     const covered = threadAt(along);
     const bare = bareAt(along);
+    for (let i = 0; i < seen.length; i++) {
+      const across = from + (i - side - slack) * acrossStepMm;
+      seen[i] = look(along, across);
+      isBare[i] = isSeen(along, across) && !isWithin(bare, across) ? 1 : 0;
+    }
     for (let row = 0; row < tall; row++) {
-      const across = from + (row - slack) * acrossStepMm;
-      if (isWithin(covered, across)) continue;
+      const i = row + side;
       // Nor is what it is compared with to be thread.
-      if (isWithin(bare, across - sideMm) || isWithin(bare, across + sideMm)) continue;
-      if (!isSeen(along, across - sideMm) || !isSeen(along, across + sideMm)) continue;
+      if (isBare[i - side] === 0 || isBare[i + side] === 0) continue;
+      if (isWithin(covered, from + (row - slack) * acrossStepMm)) continue;
       const at = column * tall + row;
       let sum = 0;
-      for (const beside of [0.25, 0.6, 1]) {
-        sum += look(along, across + beside * sideMm) - look(along, across - beside * sideMm);
-      }
+      for (const beside of sides) sum += seen[i + beside]! - seen[i - beside]!;
       step[at] = sum / 3;
-      line[at] =
-        look(along, across) -
-        (look(along, across + besideLineMm) + look(along, across - besideLineMm)) / 2;
+      line[at] = seen[i]! - (seen[i + besideLine]! + seen[i - besideLine]!) / 2;
     }
   }
   let best: ReferenceLine | null = null;
@@ -155,8 +159,8 @@ export function referenceLine(
   };
 }
 
-/** How far apart two greys are compared where the edge itself is looked for, mm. */
-const closeMm = 0.06;
+/** Where the edge itself is looked for, two greys so many steps to either side are compared. */
+const close = 2;
 /** And in steps of so much, mm. */
 const closeStepMm = 0.03;
 /** An edge lies so near to where it was first seen, mm. */
@@ -184,23 +188,28 @@ function nearer(
   }
   let best = { slope: about.slope, row: 0, turn: new Float32Array(count) };
   let most = -1;
+  const looks = new Float64Array(count + 2 * close);
   for (let i = -5; i <= 5; i++) {
     const slope = about.slope + i * 0.0008;
-    const turn = new Float32Array(count);
-    for (let row = 0; row < count; row++) {
-      const acrossMm = about.acrossMm + (row - (count - 1) / 2) * closeStepMm;
-      let sum = 0;
-      let seen = 0;
-      for (const { along, covered } of places) {
-        const across = acrossMm + slope * along;
-        if (isWithin(covered, across)) continue;
-        if (!isSeen(along, across - closeMm) || !isSeen(along, across + closeMm)) continue;
-        sum += look(along, across + closeMm) - look(along, across - closeMm);
-        seen++;
+    const sums = new Float64Array(count);
+    const seen = new Uint16Array(count);
+    for (const { along, covered } of places) {
+      const across = about.acrossMm + slope * along - ((count - 1) / 2) * closeStepMm;
+      for (let i = 0; i < looks.length; i++) {
+        const there = across + (i - close) * closeStepMm;
+        looks[i] = isSeen(along, there) ? look(along, there) : NaN;
       }
-      turn[row] = seen > 0 ? sum / seen : 0;
+      for (let row = 0; row < count; row++) {
+        const by = looks[row + 2 * close]! - looks[row]!;
+        if (Number.isNaN(by) || isWithin(covered, across + row * closeStepMm)) continue;
+        sums[row]! += by;
+        seen[row]!++;
+      }
+    }
+    const turn = Float32Array.from(sums, (sum, row) => sum / max(1, seen[row]!));
+    for (let row = 0; row < count; row++) {
       // Few places that are free of thread say little, however much they differ.
-      const plain = abs(sum) / sqrt(max(1, seen));
+      const plain = abs(sums[row]!) / sqrt(max(1, seen[row]!));
       if (plain > most) {
         most = plain;
         best = { slope, row, turn };

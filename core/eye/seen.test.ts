@@ -4,7 +4,7 @@ import { marginOfPlan } from '../plan/margin-of-plan';
 import { plainPlan } from '../plan/plain-plan';
 import { setUpOf } from '../plan/set-up-of';
 import { startingSetting } from '../plan/starting-setting';
-import { isMeasurable } from './seen';
+import { isMeasurable, upperSideOf } from './seen';
 import { seenOn, type Face } from './seen-on';
 
 /** Of every variant that is counted at all, whether a photo of a face tells it. */
@@ -40,4 +40,42 @@ test('on the right side what is hidden but for its bites, and a raw edge, which 
   expect(found).toContain('blind-hem.flat');
   expect(found).toContain('overcast.zigzag');
   expect(found.filter((name) => !/^(blind-hem|overcast)\./.test(name))).toEqual([]);
+});
+
+test('where all cloth ends at what a stitch was led along, the upper cloth is where there is any', () => {
+  let ending = 0;
+  for (const finish of catalogue) {
+    for (const { id: variant } of finish.variants) {
+      let plan;
+      try {
+        plan = plainPlan(finish, variant);
+      } catch (error) {
+        if (error instanceof Impossible) continue;
+        throw error;
+      }
+      const margin = marginOfPlan(finish, variant);
+      const dials = startingSetting(finish, plan, setUpOf(finish, plan));
+      const seen = seenOn('wrong', margin, plan, dials);
+      if (!isMeasurable(seen) || !seen.endsThere) continue;
+      const middle = margin.regions(plan).map(({ fromMm, toMm }) => Math.sign(fromMm + toMm));
+      expect(middle).toContain(upperSideOf(seen));
+      ending++;
+    }
+  }
+  expect(ending).toBeGreaterThan(3);
+});
+
+test('bites go into the upper cloth, and any other stitch beside an edge lies on it', () => {
+  const sideOf = (id: string, variant: string) => {
+    const finish = catalogue.find((one) => one.id === id)!;
+    const plan = plainPlan(finish, variant);
+    const dials = startingSetting(finish, plan, setUpOf(finish, plan));
+    const seen = seenOn('wrong', marginOfPlan(finish, variant), plan, dials);
+    return { side: upperSideOf(seen), holes: seen.holes };
+  };
+  const blind = sideOf('blind-hem', 'flat');
+  const bite = blind.holes.find(({ role }) => role === 'bite')!;
+  expect(Math.sign(bite.acrossMm)).toBe(blind.side);
+  const zigzag = sideOf('single-hem', 'zigzag');
+  expect(zigzag.holes.every(({ acrossMm }) => Math.sign(acrossMm) === zigzag.side)).toBe(true);
 });

@@ -48,21 +48,13 @@ export const swingsAtRawEdge = ({
   holes.every(({ needle }) => needle === 0);
 
 /**
- * On which side of what it was led along the upper cloth lies: bites go into it, a swing over its edge comes back onto it, and
- * anything else is sewn on it.
+ * On which side of what it was led along the upper cloth lies: where most of a stitch is sewn; but where it is sewn beside a fold and
+ * bites into it, the fold lies above.
  */
-export function upperSideOf(seen: Pick<Seen, 'holes' | 'reference' | 'endsThere'>): 1 | -1 {
-  const mean = (of: readonly SeenHole[]) =>
-    of.reduce((sum, { acrossMm }) => sum + acrossMm, 0) / Math.max(1, of.length);
-  const { holes } = seen;
-  if (hasBites(seen)) {
-    const bites = holes.filter(({ role }) => role === 'bite');
-    return mean(bites) >= mean(holes) ? 1 : -1;
-  }
-  if (swingsAtRawEdge(seen)) {
-    return mean(holes.filter(({ counted }) => counted)) >= mean(holes) ? -1 : 1;
-  }
-  return mean(holes) >= 0 ? 1 : -1;
+export function upperSideOf(seen: Pick<Seen, 'holes' | 'endsThere'>): 1 | -1 {
+  const own = seen.holes.filter(({ role }) => role !== 'bite');
+  const sewn = own.reduce((sum, { acrossMm }) => sum + acrossMm, 0) >= 0 ? 1 : -1;
+  return hasBites(seen) && !seen.endsThere ? (-sewn as 1 | -1) : sewn;
 }
 
 /** Nearer to what it was led along a line of thread lies in its shadow, mm. */
