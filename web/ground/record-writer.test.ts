@@ -1,21 +1,21 @@
 import { refusal, setUp } from './record-writer.fixture';
 
 test('a change shows at once and is sent with the newest version known', async () => {
-  const { calls, writer, shown, turn } = setUp();
+  const { calls, writer, shown, sent } = setUp();
   writer.change('plans', 'a', { width: 2 });
   expect(shown()).toMatchObject({ width: 2 });
-  await turn();
+  await sent(1);
   expect(calls.map(({ body }) => body)).toEqual([{ version: 4, width: 2 }]);
 });
 
 test('changes made while one is under way gather into the next', async () => {
-  const { calls, writer, shown, turn } = setUp();
+  const { calls, writer, shown, sent } = setUp();
   writer.change('plans', 'a', { width: 2 });
-  await turn();
+  await sent(1);
   writer.change('plans', 'a', { width: 3 });
   writer.change('plans', 'a', { width: 4, length: 1 });
   calls[0]?.answer(200, { id: 'a', version: 5, width: 2 });
-  await turn();
+  await sent(2);
   // The answer to the first must not take the later ones off the screen.
   expect(shown()).toMatchObject({ version: 5, width: 4 });
   expect(calls[1]?.body).toEqual({ version: 5, width: 4, length: 1 });
@@ -25,9 +25,9 @@ test('changes made while one is under way gather into the next', async () => {
 });
 
 test('a refusal is reported and not sent again', async () => {
-  const { calls, writer, events, turn } = setUp();
+  const { calls, writer, events, sent } = setUp();
   writer.change('plans', 'a', { width: 99 });
-  await turn();
+  await sent(1);
   calls[0]?.answer(400, refusal('impossible'));
   await writer.settled();
   expect(events.refused).toHaveBeenCalledWith(expect.objectContaining({ code: 'impossible' }));
@@ -68,12 +68,12 @@ describe('a record that was changed elsewhere', () => {
   });
 
   test('and loaded anew before a change went out is not written over either', async () => {
-    const { calls, cache, writer, events, turn } = setUp();
+    const { calls, cache, writer, events, sent } = setUp();
     writer.change('plans', 'a', { width: 2, length: 3 });
     for (const where of [{}, { edgeId: 'e' }]) {
       cache.setQueryData(['plans', 'list', where], [{ id: 'a', version: 7, width: 9 }]);
     }
-    await turn();
+    await sent(1);
     expect(calls.map(({ body }) => body)).toEqual([{ version: 7, length: 3 }]);
     expect(events.disputed).toHaveBeenCalledWith(
       expect.objectContaining({ fields: [{ field: 'width', mine: 2, theirs: 9 }] }),
@@ -81,9 +81,9 @@ describe('a record that was changed elsewhere', () => {
   });
 
   test('is not written over by what an earlier page left, however much later', async () => {
-    const { calls, writer, events, turn } = setUp();
+    const { calls, writer, events, turn, sent } = setUp();
     const taken = writer.takeOver([{ key: 'plans/a', patch: { width: 3 }, bases: { width: [1] } }]);
-    await turn();
+    await sent(1);
     calls[0]?.answer(200, { id: 'a', version: 9, width: 8 });
     await taken;
     await turn();
@@ -124,7 +124,7 @@ test('an unreachable server is asked again, and nothing is lost', async () => {
 });
 
 test('what is changed while records are being made waits for the versions that leaves', async () => {
-  const { calls, writer, turn } = setUp();
+  const { calls, writer, turn, sent } = setUp();
   let finish = () => {};
   const made = writer.during(() => new Promise<void>((done) => (finish = done)));
   await turn();
@@ -133,7 +133,7 @@ test('what is changed while records are being made waits for the versions that l
   expect(calls).toHaveLength(0);
   finish();
   await made;
-  await turn();
+  await sent(1);
   expect(calls).toHaveLength(1);
 });
 

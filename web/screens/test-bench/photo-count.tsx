@@ -45,7 +45,7 @@ type Stage =
 
 /** Stitches without what they were led along: none of them can be judged. */
 const nothingBeside = (reference: string) =>
-  `The ${reference} is not told from the cloth. Light it from the side, or count by hand.`;
+  `The ${reference} is not told from the cloth, or from a stripe beside it. Light it from the side, or count by hand.`;
 
 const asking: Stage = { is: 'asking', issues: [] };
 
