@@ -25,9 +25,12 @@ export function blurred(
   const sharp = Float64Array.from({ length: last + 1 + 2 * reach }, (_, i) =>
     at(fromMm + (i - reach) * stepMm),
   );
-  const values = Float64Array.from({ length: last + 1 }, (_, i) =>
-    bell.reduce((sum, share, j) => sum + share * sharp[i + j]!, 0),
-  );
+  const values = new Float64Array(last + 1);
+  for (let i = 0; i <= last; i++) {
+    let sum = 0;
+    for (let j = 0; j < bell.length; j++) sum += bell[j]! * sharp[i + j]!;
+    values[i] = sum;
+  }
   return (mm) => {
     const i = ((mm - fromMm) / stepMm + 0.5) | 0;
     return values[i < 0 ? 0 : i > last ? last : i]!;

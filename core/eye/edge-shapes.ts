@@ -15,7 +15,7 @@ export interface EdgeParts {
 }
 
 /** Parts are asked for so far to both sides, mm. */
-const endsMm = [-2.5, 2.5] as const;
+const endsMm = [-1.8, 1.8] as const;
 /** A shadow that fades is a third of itself after so much; one that a lamp throws ends after so much, mm. */
 const fadesMm = [0.25, 0.5, 1];
 const thrownMm = [0.2, 0.3, 0.4, 0.55, 0.7];

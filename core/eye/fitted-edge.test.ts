@@ -87,14 +87,18 @@ const strengths = fc.record({
   which: fc.nat({ max: parts.shadows.length - 1 }),
 });
 
+/** A step with a shadow beyond it. */
+const shadowed = ({ step, shadow, which }: { step: number; shadow: number; which: number }) =>
+  [
+    [parts.step, step],
+    [parts.shadows[which]!, shadow],
+  ] as const;
+
 test('an edge with a shadow is found where it is, and its spread is honest', () => {
   fc.assert(
-    fc.property(strengths, fc.nat(), ({ step, shadow, at, which }, seed) => {
-      const of = [
-        [parts.step, step],
-        [parts.shadows[which]!, shadow],
-      ] as const;
-      const { atMm, spreadMm } = fittedEdge(profileOf(of, at, { seed }), [known], 0.2);
+    fc.property(strengths, fc.nat(), ({ at, ...edge }, seed) => {
+      const profile = profileOf(shadowed(edge), at, { seed });
+      const { atMm, spreadMm } = fittedEdge(profile, [known], 0.2);
       expect(Math.abs(atMm - at)).toBeLessThan(3 * Math.hypot(spreadMm, 0.01));
       expect(spreadMm).toBeLessThan(0.08);
     }),
@@ -104,16 +108,13 @@ test('an edge with a shadow is found where it is, and its spread is honest', () 
 
 test('it tells the same as every shape held against what is seen by itself', () => {
   fc.assert(
-    fc.property(strengths, fc.nat(), ({ step, shadow, at, which }, seed) => {
-      const of = [
-        [parts.step, step],
-        [parts.shadows[which]!, shadow],
-      ] as const;
-      const profile = profileOf(of, at, { seed, noise: 0.01 });
+    fc.property(strengths, fc.nat(), ({ at, ...edge }, seed) => {
+      const profile = profileOf(shadowed(edge), at, { seed, noise: 0.01 });
       const { atMm, spreadMm } = fittedEdge(profile, [known], 0.15);
       const slow = byForce(profile, 10);
-      expect(atMm).toBeCloseTo(slow.mean, 4);
-      expect(spreadMm).toBeCloseTo(slow.spread, 4);
+      // To half a micrometre: a part that hardly says anything of its own is left out by the one, and not by the other.
+      expect(atMm).toBeCloseTo(slow.mean, 3);
+      expect(spreadMm).toBeCloseTo(slow.spread, 3);
     }),
     { numRuns: 12 },
   );
