@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
+import { middleOf } from '../core/eye/middle';
 import { startServer, type RunningServer } from './testing.fixture';
 
 /*
@@ -50,7 +51,6 @@ async function told({ file, asked }: OtherPhoto): Promise<Told> {
   return body as Told;
 }
 
-const middle = (values: readonly number[]) => values.toSorted((a, b) => a - b)[values.length >> 1]!;
 const isStriped = ({ file }: OtherPhoto) => file.startsWith('striped');
 
 test.each(photos.filter((one) => !isStriped(one)).map((one) => [one.what, one] as const))(
@@ -74,7 +74,7 @@ test.each(photos.filter((one) => !isStriped(one)).map((one) => [one.what, one] a
     });
     expect(near.length).toBeGreaterThanOrEqual(seen.length - 1);
     const off = near.map(({ truth, found }) => Math.abs(found.depthMm! - truth.depthMm));
-    expect(middle(off)).toBeLessThan(0.1);
+    expect(middleOf(off)).toBeLessThan(0.1);
     const within = near.filter(({ found }, i) => off[i]! < 2 * found.depthSpreadMm!);
     expect(within.length).toBeGreaterThan(0.8 * near.length);
   },

@@ -3,6 +3,7 @@ import { fittedEdge, type EdgeGuess, type EdgeProfile } from './fitted-edge';
 import type { Field } from './flatten';
 import type { FoundSeam } from './find-seam';
 import { leastOf } from './least';
+import { middleOf } from './middle';
 import { isSeenAlong, lookAlong, type LookAt } from './on-seam';
 import type { ReferenceLine } from './reference-line';
 import { isWithin, threadAcross, type ThreadAt } from './thread-across';
@@ -56,9 +57,6 @@ interface Looked {
   readonly reach: number;
 }
 
-const medianOf = (sorted: Float64Array): number =>
-  (sorted[(sorted.length - 1) >> 1]! + sorted[sorted.length >> 1]!) / 2;
-
 /** The middle one of all looks at each distance across a line, along some places; NaN of too few. */
 function middles(
   { look, isSeen, threadAt, line, reach }: Looked,
@@ -72,9 +70,7 @@ function middles(
       if (!isWithin(covered, across) && isSeen(along, across)) row.push(look(along, across));
     }
   }
-  return Float64Array.from(looks, (row) =>
-    row.length < leastLooks ? NaN : medianOf(Float64Array.from(row).sort()),
-  );
+  return Float64Array.from(looks, (row) => (row.length < leastLooks ? NaN : middleOf(row)));
 }
 
 /** How far two profiles lie apart where they are most alike, mm. */
@@ -138,31 +134,30 @@ export function fittedLine(
   const blurMm = max(...known.blursMm);
   const order = thread.map(({ alongMm }) => alongMm).sort((a, b) => a - b);
   const [first, last] = [order[0]!, order.at(-1)!];
-  const looked = (at: Pick<ReferenceLine, 'acrossMm' | 'slope'>): Looked => ({
+  const reach = round(sideMm[kind] / acrossStepMm);
+  const looked: Looked = {
     look: lookAlong(even, seam),
     isSeen: isSeenAlong(even, seam),
     threadAt: threadAcross(thread, known.besideThreadMm),
-    line: at,
-    reach: round(sideMm[kind] / acrossStepMm),
-  });
+    ...{ line, reach },
+  };
   const alongs = Array.from(
     { length: Math.floor((last - first) / alongStepMm) + 1 },
     (_, i) => first + i * alongStepMm,
   );
-  const straight = known.endsOnPaper ? line : turned(looked(line), alongs);
+  const straight = known.endsOnPaper ? line : turned(looked, alongs);
   // Every other look by itself: by how much they differ, so much they are off.
-  const [even1, odd] = [0, 1].map((k) =>
+  const [evens, odds] = [0, 1].map((k) =>
     middles(
-      looked(straight),
+      { ...looked, line: straight },
       alongs.filter((_, i) => i % 2 === k),
     ),
   ) as [Float64Array, Float64Array];
-  const [from, to] = around([even1, odd]);
+  const [from, to] = around([evens, odds]);
   if (to - from < leastPlaces) return line;
-  const seen = even1.slice(from, to + 1).map((value, i) => (value + odd[from + i]!) / 2);
-  const apart = even1.slice(from, to + 1).map((value, i) => value - odd[from + i]!);
+  const seen = evens.slice(from, to + 1).map((value, i) => (value + odds[from + i]!) / 2);
+  const apart = evens.slice(from, to + 1).map((value, i) => value - odds[from + i]!);
   const noise = sqrt(apart.reduce((sum, value) => sum + value * value, 0) / apart.length) / 2;
-  const reach = (even1.length - 1) / 2;
   const profile: EdgeProfile = {
     ...{ fromMm: (from - reach) * acrossStepMm, stepMm: acrossStepMm, seen, noise },
     black: known.black,

@@ -1,7 +1,7 @@
 import type { Field } from './flatten';
 import type { FoundSeam } from './find-seam';
 import { leastOf } from './least';
-import { lookAlong, type LookAt } from './on-seam';
+import { laidField, lookOn } from './on-seam';
 import type { TracedHole } from './trace';
 
 const { abs, hypot, max, round, sqrt } = Math;
@@ -78,7 +78,7 @@ export interface Meeting {
  * Where the two lines of thread that meet beyond an edge would meet, by how they run on the cloth: thread runs straight from hole to hole, and on
  * paper it may be as light as what it lies on.
  *
- * @param standing what stands out of the cloth, thread above 0
+ * @param standing what stands out of the cloth
  * @param isOnCloth whether a place along and across the seam lies on the cloth, clear of its edge
  * @returns for each hole whose two neighbours in its thread lie on the cloth; null for any other
  */
@@ -88,8 +88,7 @@ export function meetingLines(
   thread: readonly TracedHole[],
   isOnCloth: (alongMm: number, acrossMm: number) => boolean,
 ): (Meeting | null)[] {
-  const plain = lookAlong(standing, seam);
-  const look: LookAt = seam.lighter ? plain : (along, across) => -plain(along, across);
+  const look = lookOn(laidField(standing, seam, seam.lighter ? 1 : -1));
   const pieceFrom = (cloth: TracedHole, hole: TracedHole) => {
     const [ds, dt] = [hole.alongMm - cloth.alongMm, hole.acrossMm - cloth.acrossMm];
     const lengthMm = hypot(ds, dt);

@@ -60,7 +60,7 @@ export function isOneOfMany(
     (most, turn) => (abs(turn) > abs(most) ? turn : most),
     0,
   );
-  const apart = round(apartMm / acrossStepMm);
+  const [apart, wide] = [round(apartMm / acrossStepMm), round((2 * besideMm) / acrossStepMm)];
   // Others that turn as far and the same way, how far from it they lie.
   const others = [...turns.keys()].filter((i) => {
     const turn = turns[i]! * Math.sign(own);
@@ -71,7 +71,18 @@ export function isOneOfMany(
       around(i, apart).every((by) => by * Math.sign(own) <= turn)
     );
   });
-  const off = others.map((i) => (i - reach) * acrossStepMm);
+  // A sharp border turns as far all along what is compared: its place is the middle of that, not its highest.
+  const placeMm = (i: number) => {
+    let [sum, places] = [0, 0];
+    for (let k = Math.max(0, i - wide); k <= Math.min(turns.length - 1, i + wide); k++) {
+      const turn = Math.max(0, turns[k]! * Math.sign(own));
+      sum += turn;
+      places += turn * k;
+    }
+    return (places / sum) * acrossStepMm;
+  };
+  const ownMm = placeMm(turns.indexOf(own));
+  const off = others.map((i) => placeMm(i) - ownMm);
   const isEven = (one: number, other: number) => abs(2 * one - other) <= evenMm;
   return off.some((one) => off.some((other) => isEven(one, other) || abs(one + other) <= evenMm));
 }
