@@ -9,6 +9,7 @@ import {
   wavesOf,
   type LaidWave,
   type Pattern,
+  type Rows,
   type Waves,
 } from './waves';
 
@@ -38,6 +39,8 @@ export interface FoundSeam {
 const sameMm = 0.3;
 /** So near to what is known to be something else there is no seam, mm. */
 const besideMm = 0.7;
+/** Turned a little, it stays within so much of where it was, mm; the window is gone through in bands of that. */
+const bandMm = 3;
 /** From the likeliest it is turned nearer, by ever less, at most so often. */
 const mostSteps = 10;
 const leastStepDegrees = 0.06;
@@ -121,10 +124,10 @@ function bestOf(
   return best;
 }
 
-/** A direction’s waves, and of each repeat length the pattern’s laid on them; each is laid once. */
-function layerOf(waves: Waves) {
+/** A direction’s waves from a row on, and of each repeat length the pattern’s laid on them; each is laid once. */
+function layerOf(firstRow: number, waves: Waves) {
   const known = new Map<string, LaidWave>();
-  return (
+  const laid = (
     pattern: Pattern,
     waveNumbers: readonly number[],
     { turned: [along, across] }: Way,
@@ -137,7 +140,10 @@ function layerOf(waves: Waves) {
       known.set(key, laid);
       return laid;
     });
+  return { firstRow, waves, laid };
 }
+
+type Layer = ReturnType<typeof layerOf>;
 
 /** Ways a stitch may lie: the scrap the other way round, and its other face up. */
 const turns: readonly (readonly [1 | -1, 1 | -1])[] = [
@@ -216,13 +222,23 @@ export function seamFinder(field: Field, seen: Seen): SeamFinder {
   // The machine’s own length is what one expects; thread must speak for another.
   const weightOf = ({ score, repeatMm }: Best) =>
     (score / scoreInflated) ** 2 - (Math.log(repeatMm / seen.repeatMm) / lengthSpread) ** 2;
-  const layers = new Map<number, ReturnType<typeof layerOf>>();
+  const whole: Rows = [0, height];
+  const layers = new Map<string, Layer>();
   // Ways that are gone uphill by themselves come through the same directions.
-  const turnedTo = (angle: number) => {
-    const key = round(angle * 1e5);
-    const known = layers.get(key) ?? layerOf(wavesOf(turnedBy(clipped, angle), finestPerMm));
+  const turnedTo = (angle: number, rows: Rows, usual?: Waves['power']): Layer => {
+    const key = `${round(angle * 1e5)} ${rows.join()}`;
+    const known =
+      layers.get(key) ??
+      layerOf(rows[0], wavesOf(turnedBy(clipped, angle, rows), finestPerMm, usual));
     layers.set(key, known);
     return known;
+  };
+  const inBand = round(bandMm * pxPerMm);
+  /** What a stitch covers that lies within a band’s width of the band it was found in. */
+  const around = ({ row, turned: [, across] }: Best): Rows => {
+    const { firstRow: above, re } = patterns[across];
+    const first = round(row / inBand) * inBand + above - inBand;
+    return [max(0, first), min(height, first + re[0]!.length + 2 * inBand)];
   };
   return ({ along, by = 'waves', lighter, except = [], onShare = () => true } = {}) => {
     const possible = ways.filter((way) => lighter === undefined || way.lighter === lighter);
@@ -230,16 +246,20 @@ export function seamFinder(field: Field, seen: Seen): SeamFinder {
     const isFree = (row: number) =>
       except.every((mm) => abs((row - (height - 1) / 2) / pxPerMm - mm) > besideMm);
     /** The best of every way of lying. */
-    const look = (angle: number, lengths: readonly number[], among: typeof ways): Turned[] => {
-      const laid = turnedTo(angle);
-      return among.map((way) => {
+    const look = (
+      angle: number,
+      lengths: readonly number[],
+      among: typeof ways,
+      { firstRow, laid }: Layer = turnedTo(angle, whole),
+    ): Turned[] =>
+      among.map((way) => {
         const pattern = patterns[way.turned[1]];
         return lengths
           .map((mm) => ({
             ...bestOf(
               laid(pattern, waveNumbers, way, mm),
               waveNumbers,
-              -pattern.firstRow,
+              firstRow - pattern.firstRow,
               mm,
               way,
               isFree,
@@ -248,7 +268,6 @@ export function seamFinder(field: Field, seen: Seen): SeamFinder {
           }))
           .reduce((best, one) => (weightOf(one) > weightOf(best) ? one : best));
       });
-    };
     const angles = along === undefined ? likelyAngles(clipped) : [along];
     const first: Turned[] = [];
     for (const [i, angle] of angles.entries()) {
@@ -265,7 +284,13 @@ export function seamFinder(field: Field, seen: Seen): SeamFinder {
       );
     });
     const found: Turned[] = [];
-    for (let best of starts) {
+    // What cloth alone has is told by whole pictures; it is the same for all that are held against each other.
+    const { power } = turnedTo(angles[0]!, whole).waves;
+    for (const start of starts) {
+      const rows = around(start);
+      const nearer = (angle: number, lengths: readonly number[], way: Way) =>
+        look(angle, lengths, [way], turnedTo(angle, rows, power))[0]!;
+      let best = nearer(start.angle, [start.repeatMm], start);
       // Uphill from there, at about the length that was found, by ever smaller turns.
       let stepDegrees = angleStepDegrees;
       for (let i = 0; i < mostSteps && stepDegrees > leastStepDegrees; i++) {
@@ -273,8 +298,8 @@ export function seamFinder(field: Field, seen: Seen): SeamFinder {
         const near = repeats.filter((mm) => abs(mm / repeatMm - 1) < 1.5 * (mostOffLength / count));
         let isBetter = false;
         for (const side of [-1, 1]) {
-          const [beside] = look(angle + (side * stepDegrees * PI) / 180, near, [best]);
-          if (beside && weightOf(beside) > weightOf(best)) {
+          const beside = nearer(angle + (side * stepDegrees * PI) / 180, near, best);
+          if (weightOf(beside) > weightOf(best)) {
             best = beside;
             isBetter = true;
           }

@@ -186,3 +186,12 @@ export function spreadOf(values: Float32Array): number {
   far.sort();
   return max(leastSpread, spreadOfMiddle * (far[far.length >> 1] ?? 0));
 }
+
+const spreads = new WeakMap<Field, number>();
+
+/** The spread of a field that is asked for again and again: of each way a seam may lie. What is in the field must stay. */
+export function spreadIn(field: Field): number {
+  const known = spreads.get(field) ?? spreadOf(field.values);
+  spreads.set(field, known);
+  return known;
+}

@@ -1,7 +1,7 @@
 import { spreadOf, type Field } from './flatten';
 
 // Asked for at every pixel.
-const { abs, cos, max, PI, sin, sqrt } = Math;
+const { abs, ceil, max, PI, round, sqrt, tan } = Math;
 
 /** People lay a seam along the window to so many degrees. */
 export const mostTurnedDegrees = 12;
@@ -9,36 +9,54 @@ export const angleStepDegrees = 0.25;
 /** So many directions of either kind are looked at closely. */
 const closelyLookedAt = 3;
 
+/** What every row has up to a column, column after column: a stretch of a row is the difference of two. */
+function upToColumn({ width, height, values }: Field, of: (value: number) => number): Float64Array {
+  const sums = new Float64Array((width + 1) * height);
+  for (let x = 0; x < width; x++) {
+    const here = x * height;
+    for (let y = 0; y < height; y++) {
+      sums[here + height + y] = sums[here + y]! + of(values[y * width + x]!);
+    }
+  }
+  return sums;
+}
+
 /** Directions in which rows stand out, as lines or by how lively they are; the likeliest first. */
 export function likelyAngles(field: Field): number[] {
   const { width, height } = field;
   const scored: { angle: number; line: number; band: number }[] = [];
-  const small = field.values;
-  const mean = spreadOf(small) ** 2;
+  const mean = spreadOf(field.values) ** 2;
+  const light = upToColumn(field, (value) => value);
+  const squared = upToColumn(field, (value) => value * value);
+  const middle = (width - 1) / 2;
+  const steepest = ceil(middle * tan((mostTurnedDegrees / 180) * PI)) + 1;
+  const rows = height + 2 * steepest;
   for (
     let degrees = -mostTurnedDegrees;
     degrees <= mostTurnedDegrees;
     degrees += angleStepDegrees
   ) {
     const angle = (degrees / 180) * PI;
-    const [c, s] = [cos(angle), sin(angle)];
-    const sums = new Float32Array(2 * height);
-    const lively = new Float32Array(2 * height);
-    const counts = new Float32Array(2 * height);
-    for (let y = 0; y < height; y++) {
-      const first = (y - height / 2) * c + (width / 2) * s + height + 0.5;
-      for (let x = 0; x < width; x += 2) {
-        // Never below 0, so that this rounds.
-        const row = (first - x * s) | 0;
-        const value = small[y * width + x]!;
-        sums[row]! += value;
-        lively[row]! += value * value;
-        counts[row]!++;
+    const rise = tan(angle);
+    const sums = new Float64Array(rows);
+    const lively = new Float64Array(rows);
+    const counts = new Int32Array(rows);
+    // A slanting row is made of level stretches, each a row lower or higher than the last.
+    for (let from = 0; from < width;) {
+      const down = round((from - middle) * rise);
+      let to = from + 1;
+      while (to < width && round((to - middle) * rise) === down) to++;
+      const [before, end, first] = [from * height, to * height, steepest - down];
+      for (let y = 0; y < height; y++) {
+        sums[first + y]! += light[end + y]! - light[before + y]!;
+        lively[first + y]! += squared[end + y]! - squared[before + y]!;
+        counts[first + y]! += to - from;
       }
+      from = to;
     }
-    const least = width / 4;
+    const least = width / 2;
     let [line, band] = [0, 0];
-    for (let row = 1; row < 2 * height - 1; row++) {
+    for (let row = 1; row < rows - 1; row++) {
       const n = counts[row]!;
       if (n < least) continue;
       line = max(line, abs(sums[row]!) / sqrt(n * mean));

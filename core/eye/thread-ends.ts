@@ -1,4 +1,4 @@
-import { spreadOf, type Field } from './flatten';
+import { spreadIn, type Field } from './flatten';
 import type { FoundSeam } from './find-seam';
 import { middleOf } from './middle';
 import { laidField, lookOn, placedHoles } from './on-seam';
@@ -44,7 +44,7 @@ export function endsSettled(
       sewn.map(({ acrossMm, hole }) => acrossMm - seam.acrossMm - seam.turned[1] * hole.acrossMm),
     ),
   };
-  const contrast = contrastOf(look, [[...sewn]], spreadOf(field.values), atHoleOf(seen));
+  const contrast = contrastOf(look, [[...sewn]], spreadIn(field), atHoleOf(seen));
   const placed = placedHoles(seen, seam, field.width / field.pxPerMm);
   const moving = (one: TracedHole): Moving => ({
     placed: placed.find(({ hole, repeat }) => hole === one.hole && repeat === one.repeat) ?? one,

@@ -1,4 +1,4 @@
-import { spreadOf, type Field } from './flatten';
+import { spreadIn, type Field } from './flatten';
 import type { FoundSeam } from './find-seam';
 import { middleOf } from './middle';
 import {
@@ -209,7 +209,7 @@ export function traced(field: Field, seen: Seen, seam: FoundSeam): TracedHole[] 
   const placed = placedHoles(seen, seam, field.width / field.pxPerMm);
   const needles = [...new Set(placed.map(({ hole }) => hole.needle))];
   const lines = needles.map((needle) => placed.filter(({ hole }) => hole.needle === needle));
-  const spread = spreadOf(field.values);
+  const spread = spreadIn(field);
   const pitchMm = seam.repeatMm / seen.stitches;
   const swings = !isLine(seen);
   // A straight line shows no hole; only how far across it lies.
@@ -319,5 +319,5 @@ export function plainness(field: Field, seam: FoundSeam, thread: readonly Traced
   }
   // A thread lies on one cloth; the shadow of a fold has a lighter one on one side.
   const plain = (sum - abs(unlike)) / max(1, count);
-  return plain / max(1e-6, spreadOf(field.values));
+  return plain / max(1e-6, spreadIn(field));
 }

@@ -28,21 +28,27 @@ function inside(start: number, step: number, length: number, columns: number): [
   return [max(0, ceil(min(one, other))), min(columns, floor(max(one, other)) + 1)];
 }
 
+/** Some rows of a field, from the first on to before the last. */
+export type Rows = readonly [first: number, end: number];
+
 /**
  * A field turned so that its rows run along the seam, as far as the window goes; beyond its border 0.
  * As {@link valueAt} has it, which is not asked: what lies within is known for a whole row.
+ *
+ * @param rows those of the turned field that are wanted
  */
-export function turnedBy(field: Field, angle: number): Field {
-  const { width, height, values: from } = field;
+export function turnedBy(field: Field, angle: number, rows: Rows = [0, field.height]): Field {
+  const { width, height: all, values: from } = field;
+  const [first, height] = [rows[0], rows[1] - rows[0]];
   const values = new Float32Array(width * height);
   const [c, s] = [cos(angle), sin(angle)];
-  const [xc, yc] = [(width - 1) / 2, (height - 1) / 2];
+  const [xc, yc] = [(width - 1) / 2, (all - 1) / 2];
   for (let row = 0; row < height; row++) {
-    const t = row - yc;
+    const t = first + row - yc;
     const x0 = xc - xc * c - t * s;
     const y0 = yc - xc * s + t * c;
     const [firstX, endX] = inside(x0, c, width, width);
-    const [firstY, endY] = inside(y0, s, height, width);
+    const [firstY, endY] = inside(y0, s, all, width);
     const end = min(endX, endY);
     for (let column = max(firstX, firstY); column < end; column++) {
       const x = x0 + column * c;
@@ -58,7 +64,7 @@ export function turnedBy(field: Field, angle: number): Field {
       values[row * width + column] = upper + (lower - upper) * (y - top);
     }
   }
-  return { ...field, values };
+  return { ...field, height, values };
 }
 
 /** Waves of rows at evenly spaced frequencies: [wave][row], real and imaginary. */
@@ -76,8 +82,13 @@ export interface Waves {
  * told from the next.
  *
  * @param mostPerMm the finest that are asked for, waves a mm
+ * @param usual what a wave’s usual power is, where more rows than these have told it
  */
-export function wavesOf({ width, height, values, pxPerMm }: Field, mostPerMm: number): Waves {
+export function wavesOf(
+  { width, height, values, pxPerMm }: Field,
+  mostPerMm: number,
+  usual?: Waves['power'],
+): Waves {
   const size = 2 ** ceil(log2(2 * width));
   const count = min(size / 2, ceil((mostPerMm * size) / pxPerMm) + 2);
   const fourier = new FFT(size);
@@ -102,7 +113,7 @@ export function wavesOf({ width, height, values, pxPerMm }: Field, mostPerMm: nu
   const least = width * leastSpread ** 2;
   const power = (index: number) =>
     (known[index] ??= max(least, usualPower(re[index]!, im[index]!)));
-  return { perMm: pxPerMm / size, re, im, power };
+  return { perMm: pxPerMm / size, re, im, power: usual ?? power };
 }
 
 /** Half of all rows have less than the median: of an exponential spread that is ln 2 of its mean. */
