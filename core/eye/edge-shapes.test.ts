@@ -1,29 +1,52 @@
 import fc from 'fast-check';
-import { edgeParts } from './edge-shapes';
+import { edgeShapes } from './edge-shapes';
 
-const places = Array.from({ length: 201 }, (_, i) => -2 + i * 0.02);
+const places = Array.from({ length: 101 }, (_, i) => -1 + i * 0.02);
+const blurs = fc.double({ min: 0.04, max: 0.2, noNaN: true });
 
-test('a step goes from nothing to all of it, a shadow falls beyond only, a bend lies before only', () => {
+test('a sharp edge goes from all of one cloth to all of another, and its shadow falls beyond only', () => {
   fc.assert(
-    fc.property(fc.double({ min: 0.04, max: 0.2, noNaN: true }), (blurMm) => {
-      const { step, shadows, bends } = edgeParts(blurMm, true);
-      expect(step(0)).toBeCloseTo(0.5, 2);
-      for (const mm of places) {
-        // What lies as far on either side of a step adds up to the whole of it.
-        expect(step(mm) + step(-mm)).toBeCloseTo(1, 2);
-        for (const part of [step, ...shadows, ...bends]) {
-          expect(part(mm)).toBeGreaterThanOrEqual(-1e-9);
-          expect(part(mm)).toBeLessThanOrEqual(1 + 1e-9);
+    fc.property(blurs, (blurMm) => {
+      for (const { upper, lower, shadow } of edgeShapes(blurMm, false, 1)) {
+        expect(upper(0)).toBeCloseTo(0.5, 2);
+        for (const mm of places) {
+          expect(upper(mm) + lower(mm)).toBeCloseTo(1, 2);
+          expect(lower(mm) + lower(-mm)).toBeCloseTo(1, 2);
+          expect(shadow?.(mm) ?? 0).toBeGreaterThanOrEqual(-1e-9);
+          expect(shadow?.(mm) ?? 0).toBeLessThanOrEqual(1 + 1e-9);
         }
+        expect(shadow?.(-3.2 * blurMm) ?? 0).toBeCloseTo(0, 2);
       }
-      for (const shadow of shadows) expect(shadow(-3.2 * blurMm)).toBeCloseTo(0, 2);
-      for (const bend of bends) expect(bend(3.2 * blurMm)).toBeCloseTo(0, 2);
     }),
     { numRuns: 20 },
   );
 });
 
+test('a round fold is as light as flat cloth where it lies flat, and its flank is dark where the lamp is not beyond it', () => {
+  const round = edgeShapes(0.04, true, 1).filter(
+    (shape) =>
+      !edgeShapes(0.04, false, 1).some(({ share }) => share === shape.share) && !shape.shadow,
+  );
+  const [dark, light] = [
+    round.filter(({ lower }) => lower(0.12) < 0.75),
+    round.filter(({ upper }) => upper(-0.1) > 1.02),
+  ];
+  expect(Math.min(dark.length, light.length)).toBeGreaterThan(2);
+  for (const { upper, lower } of round) {
+    expect(upper(-0.6)).toBeCloseTo(1, 2);
+    expect(lower(0.95)).toBeGreaterThan(0.93);
+    // No lamp makes it more than the light that falls on it.
+    for (const mm of places) expect(upper(mm)).toBeLessThan(1.3);
+    for (const mm of places) expect(lower(mm)).toBeLessThan(1 + 1e-6);
+  }
+  // A shadow lies beyond those whose flank is dark, and beyond none that is lit.
+  for (const { upper } of dark) expect(upper(-0.1)).toBeLessThan(1);
+  for (const { lower } of light) expect(lower(0.3)).toBeGreaterThan(0.85);
+});
+
 test('a raw edge is cut off and bends nowhere', () => {
-  expect(edgeParts(0.1, false).bends).toEqual([]);
-  expect(edgeParts(0.1, true).bends.length).toBeGreaterThan(1);
+  const raw = edgeShapes(0.1, false, 1);
+  const fold = edgeShapes(0.1, true, 1);
+  expect(fold.length).toBeGreaterThan(3 * raw.length);
+  for (const { upper } of raw) expect(upper(-0.4)).toBeCloseTo(1, 2);
 });

@@ -1,6 +1,6 @@
-import type { EdgeParts } from './edge-shapes';
+import type { EdgePart, EdgeShape } from './edge-shapes';
 
-const { exp, log, max, round, sqrt } = Math;
+const { abs, exp, log, max, round, sqrt } = Math;
 
 /** What is seen across an edge, in even steps. */
 export interface EdgeProfile {
@@ -16,11 +16,11 @@ export interface EdgeProfile {
   readonly told: number;
 }
 
-/** How an edge may lie: what lies beyond it is on which side, in how many of as many, and what its parts look like. */
+/** How an edge may lie: what lies beyond it is on which side, in how many of as many, and what it may look like. */
 export interface EdgeGuess {
   readonly beyond: 1 | -1;
   readonly share: number;
-  readonly parts: EdgeParts;
+  readonly shapes: readonly EdgeShape[];
 }
 
 /** Where an edge lies, mm, and how far that may be off, one spread. */
@@ -29,82 +29,57 @@ export interface FittedEdge {
   readonly spreadMm: number;
 }
 
-/** Edges are held against what is seen so far apart, mm. */
-const triedMm = 0.015;
-
-/** Takes the mean away, and tells it. */
-function aboutItsMean(values: Float64Array): number {
-  let sum = 0;
-  for (let i = 0; i < values.length; i++) sum += values[i]!;
-  const mean = sum / values.length;
-  for (let i = 0; i < values.length; i++) values[i]! -= mean;
-  return mean;
-}
-
-/** What is seen above black, and each part of an edge, about their means: products of every two. */
-interface Products {
-  readonly each: readonly Float64Array[];
-  readonly withSeen: readonly number[];
-  readonly means: readonly number[];
-  readonly meanSeen: number;
-}
-
-function productsOf(
-  columns: readonly Float64Array[],
-  seen: Float64Array,
-  meanSeen: number,
-): Products {
-  const means = columns.map(aboutItsMean);
-  const dot = (a: Float64Array, b: Float64Array) => {
-    let sum = 0;
-    for (let i = 0; i < a.length; i++) sum += a[i]! * b[i]!;
-    return sum;
-  };
-  return {
-    each: columns.map((one, p) =>
-      Float64Array.from(columns, (other, q) => (q <= p ? dot(one, other) : 0)),
-    ),
-    withSeen: columns.map((one) => dot(one, seen)),
-    ...{ means, meanSeen },
-  };
-}
-
-/**
- * Of so many edges nothing is told by a bend that is not told without it. Where it were one of as many as the sharp ones, soft
- * pictures of sharp edges would be told 0.05 mm off.
- */
-const asSharp = 0.97;
 /** A shadow takes so much of the light at the most: what is darker is a stripe of the cloth. */
 const mostTaken = 0.55;
 /** Less of a part than this is left when others are taken from it: it says nothing of its own. */
 const leastOwn = 1e-4;
 
+/** It is tried at every place that is looked at, and at so many from there to the next. */
+const perStep = 2;
+
+/** A part at every place that is tried, from as far on one side of the edge as on the other. */
+const tabled = (part: EdgePart, triedMm: number, reach: number): Float64Array =>
+  Float64Array.from({ length: 2 * reach + 1 }, (_, i) => part((i - reach) * triedMm));
+
+/** An edge’s parts as they are laid on what is seen: from a place in their tables on, forwards or back. */
+interface Laid {
+  readonly seen: Float64Array;
+  readonly start: number;
+  readonly stride: number;
+}
+
+/** The sum of the products of two parts, or of a part with what is seen. */
+function product(a: Float64Array, b: Float64Array | null, { seen, start, stride }: Laid): number {
+  let sum = 0;
+  if (b === null)
+    for (let j = 0, k = start; j < seen.length; j++, k += stride) sum += a[k]! * seen[j]!;
+  else for (let j = 0, k = start; j < seen.length; j++, k += stride) sum += a[k]! * b[k]!;
+  return sum;
+}
+
 /**
- * How much of what is seen is told by some parts, each as strong as fits best: by Cholesky, for three at most.
+ * How much of what is seen is told by an edge’s parts, each as strong as fits best: by Cholesky’s way of solving for them.
  *
- * @param darker which of them takes light away; nothing is told where it would have to give some, or take more than there is
+ * @returns null where one would be darker than black, or a shadow give light or take more than there is
  */
-function toldBy(
-  { each, withSeen, means, meanSeen }: Products,
-  parts: readonly number[],
-  darker: number,
-): number {
+function toldBy(parts: readonly Float64Array[], laid: Laid): number | null {
   const rows: number[][] = [];
   const along: number[] = [];
   let told = 0;
   for (const [p, part] of parts.entries()) {
     const row: number[] = [];
+    let own = product(part, part, laid);
+    const least = leastOwn * own;
+    let left = product(part, null, laid);
     for (let q = 0; q < p; q++) {
-      let sum = each[part]![parts[q]!]!;
+      let sum = product(part, parts[q]!, laid);
       for (let r = 0; r < q; r++) sum -= row[r]! * rows[q]![r]!;
       row.push(sum / rows[q]![q]!);
+      own -= row[q]! ** 2;
+      left -= row[q]! * along[q]!;
     }
-    const whole = each[part]![part]!;
-    const own = whole - row.reduce((sum, value) => sum + value * value, 0);
-    if (own <= leastOwn * whole) return 0;
+    if (own <= least) return null;
     row.push(sqrt(own));
-    const left =
-      withSeen[part]! - row.slice(0, p).reduce((sum, value, q) => sum + value * along[q]!, 0);
     along.push(left / row[p]!);
     rows.push(row);
     told += along[p]! ** 2;
@@ -116,12 +91,9 @@ function toldBy(
     for (let r = p + 1; r < parts.length; r++) sum -= rows[r]![p]! * strengths[r]!;
     strengths[p] = sum / rows[p]![p]!;
   }
-  const shadow = parts.indexOf(darker);
-  if (shadow < 0) return told;
-  // What lies beyond without its shadow: all of the step.
-  const here = parts.reduce((sum, part, p) => sum - strengths[p]! * means[part]!, meanSeen);
-  const taken = -strengths[shadow]! / max(1e-9, here + strengths[0]!);
-  return taken >= 0 && taken <= mostTaken ? told : 0;
+  const [upper = 0, lower = 0, shadow = 0] = strengths;
+  const isLight = upper > 0 && lower > 0 && shadow <= 0 && -shadow <= mostTaken * lower;
+  return isLight ? told : null;
 }
 
 /**
@@ -129,6 +101,7 @@ function toldBy(
  * is from it, and the mean of all places so weighed. Where two guesses are as good, the spread says so.
  * Source: docs/formulas.md, “The eye”.
  *
+ * @param profile that begins a whole number of tried places from 0
  * @param reachMm it lies within so much of 0
  */
 export function fittedEdge(
@@ -136,37 +109,37 @@ export function fittedEdge(
   guesses: readonly EdgeGuess[],
   reachMm: number,
 ): FittedEdge {
-  const about = seen.map((value) => value - black);
-  const meanSeen = aboutItsMean(about);
-  const all = about.reduce((sum, value) => sum + value * value, 0);
+  const light = seen.map((value) => value - black);
+  const even = light.reduce((sum, value) => sum + value, 0) / light.length;
+  const [all, about] = [0, even].map((from) =>
+    light.reduce((sum, value) => sum + (value - from) ** 2, 0),
+  ) as [number, number];
+  const triedMm = stepMm / perStep;
+  const first = round(fromMm / triedMm);
   const reach = round(reachMm / triedMm);
+  const farthest = max(abs(first), abs(first + perStep * (seen.length - 1))) + reach;
+  const tables = new Map<EdgePart, Float64Array>();
+  const tableOf = (part: EdgePart) => {
+    const table = tables.get(part) ?? tabled(part, triedMm, farthest);
+    tables.set(part, table);
+    return table;
+  };
   const places: { readonly atMm: number; readonly log: number }[] = [];
-  for (const { beyond, share, parts } of guesses) {
-    const { step, shadows, bends } = parts;
-    const each = [step, ...shadows, ...bends];
-    // Of the parts by their places in the list: the step, with or without a shadow, with or without a bend.
-    const shapes = [null, ...shadows.keys()].flatMap((shadow) =>
-      [null, ...bends.keys()].map((bend) => ({
-        darker: shadow === null ? -1 : 1 + shadow,
-        // Of the shapes of a guess, by how many have a bend like this or none.
-        usual: bends.length === 0 ? 1 : bend === null ? asSharp : (1 - asSharp) / bends.length,
-        of: [
-          0,
-          ...(shadow === null ? [] : [1 + shadow]),
-          ...(bend === null ? [] : [1 + shadows.length + bend]),
-        ],
-      })),
-    );
-    for (let i = -reach; i <= reach; i++) {
-      const atMm = i * triedMm;
-      const columns = each.map((part) =>
-        Float64Array.from(seen, (_, j) => part(beyond * (fromMm + j * stepMm - atMm))),
+  for (const { beyond, share, shapes } of guesses) {
+    for (const shape of shapes) {
+      const parts = [shape.upper, shape.lower, shape.shadow].flatMap((part) =>
+        part ? [tableOf(part)] : [],
       );
-      const products = productsOf(columns, about, meanSeen);
-      for (const { of, darker, usual } of shapes) {
-        const off = max(0, all - toldBy(products, of, darker));
+      for (let i = -reach; i <= reach; i++) {
+        const start = farthest + beyond * (first - i);
+        const by = toldBy(parts, { seen: light, start, stride: perStep * beyond });
+        // What can’t be so is as good as one even grey.
+        const off = by === null ? about : max(0, all - by);
         const misfit = off / seen.length + noise * noise;
-        places.push({ atMm, log: log(share * usual) - (told / 2) * log(misfit) });
+        places.push({
+          atMm: i * triedMm,
+          log: log(share * shape.share) - (told / 2) * log(misfit),
+        });
       }
     }
   }

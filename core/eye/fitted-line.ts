@@ -1,8 +1,9 @@
-import { edgeParts } from './edge-shapes';
+import { edgeShapes } from './edge-shapes';
 import { fittedEdge, type EdgeGuess, type EdgeProfile } from './fitted-edge';
 import type { Field } from './flatten';
 import type { FoundSeam } from './find-seam';
 import { leastOf } from './least';
+import { meanAndSpread } from './mean-and-spread';
 import { middleOf } from './middle';
 import { isSeenAlong, lookAlong, type LookAt } from './on-seam';
 import type { ReferenceLine } from './reference-line';
@@ -34,17 +35,19 @@ export interface KnownLine {
 const sideMm = { cloth: 0.66, paper: 1.2 } as const;
 /** It lies so near to where it was found, mm: where a picture turns fastest, or where a shadow on paper ends. */
 const reachMm = { cloth: 0.2, paper: 0.6 } as const;
-const acrossStepMm = 0.03;
+const acrossStepMm = 0.04;
 const alongStepMm = 0.2;
 /** Of fewer looks at a distance, or fewer distances, nothing is told better than it was. */
 const leastLooks = 20;
-const leastPlaces = 24;
+const leastPlaces = 18;
 /** Nearer than so many blurs two places tell the same, and an edge that none of the shapes has would seem too sure. */
-const toldEvery = { cloth: 4, paper: 2 } as const;
+const toldEvery = { cloth: 3.5, paper: 2 } as const;
+/** No fold looks quite like one of a few shapes: of how much a profile varies so much is told by none, as a share. */
+const unlike = 0.04;
 /** What lies beyond is on the side it should be on in so many of a hundred. */
 const asKnown = 0.9;
 /** A line may turn by so much between its halves, steps. */
-const mostShifted = 5;
+const mostShifted = 4;
 /** What rectifying and a line that is not quite straight leave open, mm. */
 const leftOpenMm = 0.012;
 
@@ -113,6 +116,29 @@ function around(of: readonly Float64Array[]): readonly [from: number, to: number
   return isThere(middle) ? [from, to] : [middle, middle];
 }
 
+/** A dark band beside an edge is so wide at the most, mm: a fold’s flank and the shadow it throws. */
+const mostDarkMm = 0.5;
+/** Its two ends are as steep as each other, about, and steeper than what is seen is off from one place to the next. */
+const leastAlike = 0.5;
+const plainTurn = 8;
+
+/**
+ * Where a profile turns dark on the way to where it was found to turn light again, if it does: a fold lies at that end of its
+ * flank and shadow, not at the other. In places from where it was found.
+ */
+function darkFrom(seen: Float64Array, middle: number, beyond: 1 | -1, noise: number): number {
+  const turnAt = (by: number) => {
+    const at = middle - beyond * by;
+    return beyond * ((seen[at + 1] ?? NaN) - (seen[at - 1] ?? NaN));
+  };
+  let least = 0;
+  for (let by = 1; by <= round(mostDarkMm / acrossStepMm); by++) {
+    if (turnAt(by) < turnAt(least)) least = by;
+  }
+  const isDark = turnAt(0) > plainTurn * noise && -turnAt(least) > leastAlike * turnAt(0);
+  return isDark ? -beyond * least : 0;
+}
+
 /**
  * The line a seam was led along, where it fits the picture best: a step from one cloth to another, the shadow that falls
  * on what lies beyond, and the bend of a fold. Where the picture turns fastest is not the line: a shadow that fades draws that to the lit side, a
@@ -157,22 +183,24 @@ export function fittedLine(
   if (to - from < leastPlaces) return line;
   const seen = evens.slice(from, to + 1).map((value, i) => (value + odds[from + i]!) / 2);
   const apart = evens.slice(from, to + 1).map((value, i) => value - odds[from + i]!);
-  const noise = sqrt(apart.reduce((sum, value) => sum + value * value, 0) / apart.length) / 2;
+  const strays = sqrt(apart.reduce((sum, value) => sum + value * value, 0) / apart.length) / 2;
+  const noise = known.isFold ? hypot(strays, unlike * meanAndSpread([...seen]).sd) : strays;
+  const start = known.isFold ? darkFrom(seen, reach - from, known.beyond, strays) : 0;
   const profile: EdgeProfile = {
-    ...{ fromMm: (from - reach) * acrossStepMm, stepMm: acrossStepMm, seen, noise },
+    ...{ fromMm: (from - reach - start) * acrossStepMm, stepMm: acrossStepMm, seen, noise },
     black: known.black,
     told: ((to - from) * acrossStepMm) / (toldEvery[kind] * blurMm),
   };
   const guesses = known.blursMm.flatMap((blur): EdgeGuess[] => {
-    const parts = edgeParts(blur, known.isFold);
-    const there = { beyond: known.beyond, share: asKnown, parts };
+    const shapes = edgeShapes(blur, known.isFold, sideMm[kind] + reachMm[kind] + mostDarkMm);
+    const there = { beyond: known.beyond, share: asKnown, shapes };
     if (known.endsOnPaper) return [there];
-    return [there, { beyond: -known.beyond as 1 | -1, share: 1 - asKnown, parts }];
+    return [there, { beyond: -known.beyond as 1 | -1, share: 1 - asKnown, shapes }];
   });
   const { atMm, spreadMm } = fittedEdge(profile, guesses, reachMm[kind]);
   return {
     ...line,
-    acrossMm: straight.acrossMm + atMm,
+    acrossMm: straight.acrossMm + start * acrossStepMm + atMm,
     slope: straight.slope,
     spreadMm: hypot(spreadMm, leftOpenMm),
   };

@@ -14,7 +14,7 @@ const cloths = {
   checked: { cloth: 0.5, thread: 0.75, weave: 0.12, print: 'checked', shadow: 0.35 },
   spotted: { cloth: 0.55, thread: 0.85, weave: 0.15, print: 'spotted', shadow: 0.35 },
   'little contrast': { cloth: 0.5, thread: 0.6, weave: 0.12, print: 'plain', shadow: 0.3 },
-} as const satisfies Record<string, Omit<ScrapLook, 'seed' | 'beyond' | 'beyondSide'>>;
+} as const satisfies Record<string, Omit<ScrapLook, 'seed' | 'beyond' | 'beyondSide' | 'fold'>>;
 
 const blurs = { sharp: 0.03, soft: 0.1, blurred: 0.18 } as const;
 

@@ -1,3 +1,4 @@
+import seedrandom from 'seedrandom';
 import { expectedOn } from '../eye/expected';
 import { upperSideOf } from '../eye/seen';
 import type { Face } from '../eye/seen-on';
@@ -17,6 +18,7 @@ import { setUpOf } from '../plan/set-up-of';
 import { startingSetting } from '../plan/starting-setting';
 import { shownThreadMm } from '../plan/shown-thread';
 import { sewSwatch } from '../swatch/swatch';
+import { drawnFold } from './round-fold';
 import { drawnScrap, photographed, type Lying, type ScrapLook } from './scrap-photo';
 
 /** A kind of photo that is drawn many times. */
@@ -27,7 +29,7 @@ export interface EyeCase {
   readonly face: Face;
   /** Where the machine’s length stands, mm. */
   readonly lengthMm: number;
-  readonly look: Omit<ScrapLook, 'seed' | 'beyond' | 'beyondSide'>;
+  readonly look: Omit<ScrapLook, 'seed' | 'beyond' | 'beyondSide' | 'fold'>;
   readonly blurMm: number;
   readonly noise: number;
   readonly pxPerMm: number;
@@ -108,7 +110,12 @@ function photoOf(
   const expected = expectedOn('wrong', finish, plan, set, dials);
   const beyond = expected.seen.endsThere ? 'paper' : 'under';
   const beyondSide = -upperSideOf(expected.seen) as 1 | -1;
-  const look: ScrapLook = { ...it.look, beyond, beyondSide, seed: String(random()) };
+  const seed = String(random());
+  // Half of all folds are pressed sharp, the others as round as the cloth is thick.
+  const ofFold = seedrandom(`${seed} fold`);
+  const isRound = expected.seen.reference !== 'raw edge' && ofFold() < 0.5;
+  const fold = isRound ? drawnFold(ofFold) : null;
+  const look: ScrapLook = { ...it.look, beyond, beyondSide, fold, seed };
   const flat = drawnScrap(swatch, shown, look, lying, windowMm, it.pxPerMm);
   const shot = { blurMm: it.blurMm, noise: it.noise, falloff: random() * 0.4 };
   const check = set.checks.find(({ name }) => name === margin.countedCheck)!;

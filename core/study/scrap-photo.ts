@@ -1,6 +1,7 @@
 import seedrandom from 'seedrandom';
 import type { ScaledImage } from '../eye/grey';
 import type { Swatch } from '../swatch/swatch';
+import { foldLight, type RoundFold } from './round-fold';
 
 // Asked for at every pixel.
 const { ceil, cos, exp, floor, hypot, max, min, PI, sin, sqrt } = Math;
@@ -18,6 +19,8 @@ export interface ScrapLook {
   readonly beyond: 'under' | 'paper';
   /** On which side across that is. */
   readonly beyondSide: 1 | -1;
+  /** What it was folded to under a lamp; sharp as a knife, and in its own shadow, where nothing is said. */
+  readonly fold?: RoundFold | null;
   /** How a raw edge runs that is not straight and clean. */
   readonly edge?: DrawnEdge;
   readonly seed: string;
@@ -73,6 +76,9 @@ function clothAt(look: ScrapLook, salt: number, x: number, y: number): number {
   }
   return look.cloth * (1 + weave + print);
 }
+
+/** What lies under a fold shows its other face, which is so much darker. */
+const otherFace = 0.88;
 
 /** A grey drawn on, with how far it covers. */
 type Canvas = { readonly image: Float32Array; readonly width: number; readonly height: number };
@@ -144,10 +150,13 @@ export function drawnScrap(
       let grey = clothAt(look, salt, dx * c + dy * s, across + 3);
       // What lies under the fold is in its shadow, and shows its other face.
       const beyond = look.beyondSide * across;
-      if (shownMm === null && beyond > 0 && look.beyond === 'paper') {
+      if (shownMm === null && look.fold) {
+        if (beyond > 0) grey = look.beyond === 'paper' ? 0.97 : grey * otherFace;
+        grey *= foldLight(look.fold, beyond);
+      } else if (shownMm === null && beyond > 0 && look.beyond === 'paper') {
         grey = 0.97 * (1 - 0.3 * exp(-beyond / 0.4));
       } else if (shownMm === null && beyond > 0) {
-        grey *= (1 - look.shadow * exp(-beyond / 0.5)) * (1 - 0.12 * (look.shadow > 0 ? 1 : 0));
+        grey *= (1 - look.shadow * exp(-beyond / 0.5)) * (look.shadow > 0 ? otherFace : 1);
       }
       image[row * width + column] = grey;
     }
