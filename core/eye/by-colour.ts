@@ -1,8 +1,8 @@
 import { Impossible } from '../impossible';
 import { filters, lookedAtPxPerMm, standsOutBy } from './filter';
-import type { Picture, ScaledImage } from './grey';
+import type { GreyImage, Picture, ScaledImage } from './grey';
 import type { MeasuredScrap } from './measured-scrap';
-import { filtered, greysOf, type ShownAt } from './rectify';
+import { filtered, type ShownAt } from './rectify';
 
 /** A window as it was measured: in greys, or through a filter. */
 export interface Tried {
@@ -54,7 +54,7 @@ export function byColour(
   inGrey: Outcome,
   how: {
     /** The window laid flat, px a mm. */
-    flat(shown: ShownAt, pxPerMm: number): ScaledImage;
+    flat(shown: ShownAt | GreyImage, pxPerMm: number): ScaledImage;
     measure(thread: ScaledImage, onShare: (share: number) => boolean): MeasuredScrap | null;
     /** How fine it is measured. */
     readonly pxPerMm: number;
@@ -63,8 +63,8 @@ export function byColour(
 ): Outcome {
   const { colours } = picture;
   if (!colours || inGrey === null || isPlain(inGrey)) return inGrey;
-  const standsOut = (shown: ShownAt) => standsOutBy(how.flat(shown, lookedAtPxPerMm));
-  const least = plainer * standsOut(greysOf(picture));
+  const standsOut = (shown: ShownAt | GreyImage) => standsOutBy(how.flat(shown, lookedAtPxPerMm));
+  const least = plainer * standsOut(picture);
   const likely = filters
     .map((filter) => filtered(colours, filter))
     .map((shown) => ({ shown, by: standsOut(shown) }))

@@ -67,8 +67,8 @@ test('a fold is found to two hundredths, where its picture turns fastest elsewhe
           fitted += off ** 2;
           turned += (found.acrossMm + found.slope * along - truth) ** 2;
         }
-        // A fold that is hardly free of thread, or blurred, is told, but not as surely.
-        expect(line.spreadMm).toBeLessThan(0.08);
+        // A fold that is hardly free of thread, or blurred, is told, but not as surely; nor is it told that it is not round.
+        expect(line.spreadMm).toBeLessThan(0.1);
       },
     ),
     { numRuns: 8 },

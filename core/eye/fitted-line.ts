@@ -10,7 +10,7 @@ import type { ReferenceLine } from './reference-line';
 import { isWithin, threadAcross, type ThreadAt } from './thread-across';
 import type { TracedHole } from './trace';
 
-const { hypot, max, round, sqrt } = Math;
+const { abs, hypot, max, round, sqrt } = Math;
 
 /** What is known of a line before it is fitted. */
 export interface KnownLine {
@@ -191,8 +191,9 @@ export function fittedLine(
     black: known.black,
     told: ((to - from) * acrossStepMm) / (toldEvery[kind] * blurMm),
   };
+  const endsMm = sideMm[kind] + reachMm[kind] + abs(start) * acrossStepMm;
   const guesses = known.blursMm.flatMap((blur): EdgeGuess[] => {
-    const shapes = edgeShapes(blur, known.isFold, sideMm[kind] + reachMm[kind] + mostDarkMm);
+    const shapes = edgeShapes(blur, known.isFold, endsMm);
     const there = { beyond: known.beyond, share: asKnown, shapes };
     if (known.endsOnPaper) return [there];
     return [there, { beyond: -known.beyond as 1 | -1, share: 1 - asKnown, shapes }];

@@ -8,7 +8,7 @@ import { homographyOf, mapped, type Place } from './homography';
 import { locateCard } from './locate';
 import { fieldsOf, mirrored } from './marks';
 import { isPrintedSmall } from './paper-size';
-import { greysOf, rectified } from './rectify';
+import { rectified } from './rectify';
 
 const card = scrapCard('a4');
 const size = { width: 1200, height: 900 };
@@ -129,7 +129,7 @@ describe('the card', () => {
     const bars: Printed = ([x]) => (Math.floor((x - card.window.xMm) * 2) % 2 === 0 ? 0.2 : 0.9);
     const { picture } = pictureOf(card, printedCard(card, bars), seen({ noise: 5, tilt: 0.35 }));
     const { toPicture } = locateCard(picture);
-    const flat = rectified(greysOf(picture), toPicture, card.window, 10)!;
+    const flat = rectified(picture, toPicture, card.window, 10)!;
     expect([flat.width, flat.height]).toEqual([1000, 600]);
     for (const row of [30, 300, 570]) {
       const dark: number[] = [];
@@ -145,7 +145,7 @@ describe('the card', () => {
     const { picture } = pictureOf(card, printedCard(card), seen());
     const { toPicture } = locateCard(picture);
     let rows = 0;
-    expect(rectified(greysOf(picture), toPicture, card.window, 10, () => ++rows < 5)).toBeNull();
+    expect(rectified(picture, toPicture, card.window, 10, () => ++rows < 5)).toBeNull();
     expect(rows).toBe(5);
   });
 });

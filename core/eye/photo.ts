@@ -7,7 +7,7 @@ import type { GreyImage, Picture, ScaledImage } from './grey';
 import { locateCard } from './locate';
 import { measureScrap } from './measure';
 import type { MeasuredScrap } from './measured-scrap';
-import { greysOf, rectified } from './rectify';
+import { rectified } from './rectify';
 
 /** A photo of a scrap on its card, measured. */
 export interface MeasuredPhoto {
@@ -41,7 +41,7 @@ const finenessOf = (pxPerMm: number) =>
  */
 export function windowOf(picture: GreyImage, page: PageSize = 'a4'): ScaledImage {
   const { card, toPicture, pxPerMm } = locateCard(picture, page);
-  return rectified(greysOf(picture), toPicture, card.window, finenessOf(pxPerMm))!;
+  return rectified(picture, toPicture, card.window, finenessOf(pxPerMm))!;
 }
 
 /**
@@ -63,7 +63,7 @@ export function measurePhoto(
   const { card, toPicture, pxPerMm, tiltDegrees } = locateCard(picture, page);
   if (!onShare(locatedShare)) return null;
   const fine = finenessOf(pxPerMm);
-  const window = rectified(greysOf(picture), toPicture, card.window, fine, (share) =>
+  const window = rectified(picture, toPicture, card.window, fine, (share) =>
     onShare(locatedShare + (flatShare - locatedShare) * share),
   );
   if (!window) return null;

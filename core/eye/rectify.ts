@@ -49,16 +49,51 @@ export function filtered({ width, height, bytes, perPixel }: ColourImage, filter
   });
 }
 
+/** Places of a picture, px, and what it shows at each, rounded, from 0 to 255. */
+type ShownAlong = (xs: Float64Array, ys: Float64Array, to: Uint8Array) => void;
+
+const isPicture = (shown: ShownAt | GreyImage): shown is GreyImage => typeof shown === 'object';
+
+/** Looks along places one by one. A picture’s greys, of which a window has millions, without a call for each. */
+function lookAlong(shown: ShownAt | GreyImage): ShownAlong {
+  const at = isPicture(shown) ? greysOf(shown) : shown;
+  const oneByOne = (xs: Float64Array, ys: Float64Array, to: Uint8Array, i: number) => {
+    to[i] = at(xs[i]!, ys[i]!) + 0.5;
+  };
+  if (!isPicture(shown)) {
+    return (xs, ys, to) => {
+      for (let i = 0; i < to.length; i++) oneByOne(xs, ys, to, i);
+    };
+  }
+  const { width, height, grey } = shown;
+  return (xs, ys, to) => {
+    for (let i = 0; i < to.length; i++) {
+      const x = xs[i]!;
+      const y = ys[i]!;
+      if (x >= 0 && y >= 0 && x < width - 1 && y < height - 1) {
+        const left = x | 0;
+        const top = y | 0;
+        const fx = x - left;
+        const here = top * width + left;
+        const upper = grey[here]! + (grey[here + 1]! - grey[here]!) * fx;
+        const low = here + width;
+        const lower = grey[low]! + (grey[low + 1]! - grey[low]!) * fx;
+        to[i] = upper + (lower - upper) * (y - top) + 0.5;
+      } else oneByOne(xs, ys, to, i);
+    }
+  };
+}
+
 /**
  * A rectangle of the card as it would lie flat under the eye.
  *
- * @param shown what the picture shows, in greys or through a filter
+ * @param shown a picture’s greys, or what it shows through a filter
  * @param toPicture takes mm of the card to px of the picture
  * @param onRow called after every row, for progress; false stops
  * @returns null where it was stopped
  */
 export function rectified(
-  shown: ShownAt,
+  shown: ShownAt | GreyImage,
   toPicture: Homography,
   { xMm, yMm, widthMm, heightMm }: RectMm,
   pxPerMm: number,
@@ -67,17 +102,19 @@ export function rectified(
   const [width, height] = [round(widthMm * pxPerMm), round(heightMm * pxPerMm)];
   const grey = new Uint8Array(width * height);
   const [h0, h1, h2, h3, h4, h5, h6, h7, h8] = toPicture;
+  const look = lookAlong(shown);
+  const [xs, ys] = [new Float64Array(width), new Float64Array(width)];
   for (let row = 0; row < height; row++) {
     const y = yMm + (row + 0.5) / pxPerMm;
     for (let column = 0; column < width; column++) {
       const x = xMm + (column + 0.5) / pxPerMm;
       // As `mapped` has it, which would make a place of its own for each of a million pixels.
-      const far = h6! * x + h7! * y + h8!;
-      const px = (h0! * x + h1! * y + h2!) / far;
-      const py = (h3! * x + h4! * y + h5!) / far;
+      const near = 1 / (h6! * x + h7! * y + h8!);
       // A pixel’s grey is that of its middle.
-      grey[row * width + column] = shown(px - 0.5, py - 0.5) + 0.5;
+      xs[column] = (h0! * x + h1! * y + h2!) * near - 0.5;
+      ys[column] = (h3! * x + h4! * y + h5!) * near - 0.5;
     }
+    look(xs, ys, grey.subarray(row * width, (row + 1) * width));
     if (!onRow((row + 1) / height)) return null;
   }
   return { width, height, grey, pxPerMm };
