@@ -115,8 +115,9 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
     event.preventDefault();
   };
   const { lengthMm } = photo.measured;
-  // The picture first, what is done with it in the next breath: both together are more than a frame.
+  // The picture first, then what a find is taken for, then what is done with them: together they are more than a frame.
   const isSeen = useDeferredValue(true, false);
+  const isAsked = useDeferredValue(isSeen, false);
   return (
     <div className="grid gap-3">
       <p className="text-lg">
@@ -161,6 +162,10 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
               />
             </div>
           )}
+        </>
+      )}
+      {isAsked && (
+        <>
           <EdgeTicks found={atEdge} ticked={ticked} onTick={onTick} />
           <div className="flex flex-wrap items-center gap-2">
             <Button look="solid" disabled={keeping} onClick={() => onTake(false)}>
