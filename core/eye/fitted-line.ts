@@ -42,8 +42,8 @@ const leastLooks = 20;
 const leastPlaces = 18;
 /** Nearer than so many blurs two places tell the same, and an edge that none of the shapes has would seem too sure. */
 const toldEvery = { cloth: 3.5, paper: 2 } as const;
-/** No fold looks quite like one of a few shapes: of how much a profile varies so much is told by none, as a share. */
-const unlike = 0.04;
+/** No edge looks quite like one of a few shapes: of how much a profile varies so much is told by none, as a share. */
+const unlike = { cloth: 0.04, paper: 0.025 } as const;
 /** What lies beyond is on the side it should be on in so many of a hundred. */
 const asKnown = 0.9;
 /** A line may turn by so much between its halves, steps. */
@@ -184,7 +184,7 @@ export function fittedLine(
   const seen = evens.slice(from, to + 1).map((value, i) => (value + odds[from + i]!) / 2);
   const apart = evens.slice(from, to + 1).map((value, i) => value - odds[from + i]!);
   const strays = sqrt(apart.reduce((sum, value) => sum + value * value, 0) / apart.length) / 2;
-  const noise = known.isFold ? hypot(strays, unlike * meanAndSpread([...seen]).sd) : strays;
+  const noise = hypot(strays, unlike[kind] * meanAndSpread([...seen]).sd);
   const start = known.isFold ? darkFrom(seen, reach - from, known.beyond, strays) : 0;
   const profile: EdgeProfile = {
     ...{ fromMm: (from - reach - start) * acrossStepMm, stepMm: acrossStepMm, seen, noise },
