@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { evenDraws } from '../swatch/draw';
-import { depthByBoth, matchFaces, type FaceBite, type OutsideBite } from './both-faces';
+import { depthByBoth, matchFaces, offsOf, type FaceBite, type OutsideBite } from './both-faces';
 
 const hiddenMm = 0.6;
 
@@ -131,4 +131,23 @@ test('two measurements lie between, nearer to the surer, surer than either; far 
   expect(depthByBoth({ depthMm: 0.7, depthSpreadMm: 0.03 }, outside(1), hiddenMm)).toEqual({
     ...{ depthMm: 0.7, depthSpreadMm: 0.03, agree: false },
   });
+});
+
+test('what all bites of a face are off by is taken away, and what is left of it stays open', () => {
+  const at = (i: number) => [10 + 4 * i, 30] as const;
+  const depth = (depthMm: number) => ({ depthMm, depthSpreadMm: 0.05 });
+  const trueMm = [0.7, 0.8, 0.9, 1, 1.1, 0.85];
+  const wrong = trueMm.map((mm, i): FaceBite => ({ atMm: at(i), depth: depth(mm - 0.06) }));
+  const right = trueMm.map((mm, i): OutsideBite => ({
+    ...{ atMm: at(i), depth: depth(mm + 0.02), shows: true },
+  }));
+  const offs = offsOf(wrong, right, { onRight: [0, 1, 2, 3, 4, 5] });
+  // 0.08 mm apart, half of which is each face’s; nothing was strayed by any bite.
+  expect(offs.wrong.offMm).toBeCloseTo(-0.04, 2);
+  expect(offs.right.offMm).toBeCloseTo(0.04, 2);
+  const both = depthByBoth(depth(0.74), right[1]!, hiddenMm, offs);
+  expect(both.depthMm).toBeCloseTo(0.78, 2);
+  // Of two spreads of 0.05 mm in common the mean’s is left, and no number of bites makes it less.
+  expect(both.depthSpreadMm).toBeGreaterThan(0.05 / Math.SQRT2);
+  expect(both.depthSpreadMm).toBeLessThan(0.05);
 });

@@ -3,6 +3,7 @@ import { normalDrift } from '../margin/normal';
 import { windowWidthMm } from './card';
 import { meanAndSpread } from './mean-and-spread';
 import { middleOf } from './middle';
+import { noOffs, ownSpreadMm, sharedOffs, type SharedOffs } from './shared-offs';
 
 /** A bite where it lies in the picture of one face. */
 export interface FaceBite {
@@ -172,32 +173,41 @@ function likelihoodOf(
 }
 
 /**
- * How deep a bite goes by both faces: the mean of two measurements, each by how sure it is; or, where
- * the right side shows nothing, what the wrong side says as far as it stays hidden.
- * Source: docs/formulas.md, “The eye”.
+ * How deep a bite goes by both faces: the mean of two measurements, each by how far it strays by itself; or, where
+ * the right side shows nothing, what the wrong side says as far as it stays hidden. What all bites of a face are off by in common is
+ * taken away first, and what is left open of it stays open. Source: docs/formulas.md, “The eye”.
  *
  * @param hiddenMm bites as deep as this or less don’t show on the right side
+ * @param offs what each face is off by, where that is told
  * @returns the depth, and whether the faces agree; where they don’t it is the wrong side’s
  */
 export function depthByBoth(
-  { depthMm, depthSpreadMm }: MeasuredDepth,
+  depth: MeasuredDepth,
   outside: OutsideBite,
   hiddenMm: number,
+  offs: SharedOffs = noOffs,
 ): MeasuredDepth & { readonly agree: boolean } {
+  const own = ownSpreadMm(depth, offs.wrong);
+  const depthMm = depth.depthMm - offs.wrong.offMm;
+  const alone = { depthMm, depthSpreadMm: Math.hypot(own, offs.wrong.leftMm) };
   if (outside.depth) {
-    const [one, other] = [depthSpreadMm ** -2, outside.depth.depthSpreadMm ** -2];
-    const off = Math.abs(depthMm - outside.depth.depthMm) / Math.sqrt(1 / one + 1 / other);
+    const other = outside.depth.depthMm - offs.right.offMm;
+    const apart = Math.hypot(depth.depthSpreadMm, outside.depth.depthSpreadMm);
     // A print may look like thread that shows; the bite itself is seen whole on the wrong side.
-    if (off > disagreeAt) return { depthMm, depthSpreadMm, agree: false };
+    if (Math.abs(depthMm - other) > disagreeAt * apart) return { ...alone, agree: false };
+    const [a, b] = [own ** -2, ownSpreadMm(outside.depth, offs.right) ** -2];
+    // What is left open in common is nearly the same of both: they differ by what was seen.
+    const left = (a * offs.wrong.leftMm + b * offs.right.leftMm) / (a + b);
     return {
-      depthMm: (one * depthMm + other * outside.depth.depthMm) / (one + other),
-      depthSpreadMm: 1 / Math.sqrt(one + other),
+      depthMm: (a * depthMm + b * other) / (a + b),
+      depthSpreadMm: Math.hypot(1 / Math.sqrt(a + b), left),
       agree: true,
     };
   }
   // A normal cut off at what would be seen: its mean and its spread.
+  const { depthSpreadMm } = alone;
   const cut = (hiddenMm + unseenMm - depthMm) / depthSpreadMm;
-  if (outside.shows || cut < -disagreeAt) return { depthMm, depthSpreadMm, agree: outside.shows };
+  if (outside.shows || cut < -disagreeAt) return { ...alone, agree: outside.shows };
   const below = normalDrift(0, 1).leftOf(cut);
   const hazard = Math.exp((-cut * cut) / 2) / Math.sqrt(2 * Math.PI) / below;
   return {
@@ -205,4 +215,19 @@ export function depthByBoth(
     depthSpreadMm: depthSpreadMm * Math.sqrt(Math.max(0, 1 - cut * hazard - hazard * hazard)),
     agree: true,
   };
+}
+
+/** What both faces are off by in common, of bites that were matched. @param onRight as {@link matchFaces} tells it */
+export function offsOf(
+  wrong: readonly FaceBite[],
+  right: readonly FaceBite[],
+  { onRight }: Pick<MatchedFaces, 'onRight'>,
+): SharedOffs {
+  return sharedOffs(
+    wrong.flatMap(({ depth }, i) => {
+      const j = onRight[i] ?? null;
+      const other = j === null ? null : right[j]!.depth;
+      return depth && other ? [[depth, other] as const] : [];
+    }),
+  );
 }

@@ -2,12 +2,13 @@ import { evenDraws } from '../swatch/draw';
 import { eyeCases } from './eye-cases';
 import { facesStudy } from './faces-study';
 
-// Where the fold is as sharp as it is drawn here, its place is told better than its spread says, and the right side adds nothing.
-test('in photos of both faces of one scrap the bites are matched, and both together are as near the truth', () => {
-  const it = eyeCases().find(({ name }) => name === 'blind hem, wrong side, coarse weave, soft')!;
-  const seen = facesStudy({ ...it, pxPerMm: 10 }, 1, evenDraws(77));
-  expect(seen).toMatchObject({ refused: 0, unsure: 0 });
+test('in photos of both faces of one scrap the bites are matched, and both together are nearer the truth', () => {
+  const it = eyeCases().find(({ name }) => name === 'blind hem, wrong side, coarse weave, sharp')!;
+  const seen = facesStudy({ ...it, pxPerMm: 10 }, 4, evenDraws(77));
+  // One that could lie either way is said to.
+  expect(seen.refused).toBe(0);
+  expect(seen.unsure).toBeLessThanOrEqual(1);
   expect(seen.rightlyShare).toBeGreaterThan(0.97);
-  expect(seen.depthErrorMm.both).toBeLessThan(0.025);
-  expect(seen.depthErrorMm.both).toBeLessThan(1.25 * seen.depthErrorMm.alone);
+  expect(seen.depthErrorMm.both).toBeLessThan(0.8 * seen.depthErrorMm.alone);
+  expect(seen.coverage).toBeGreaterThan(0.85);
 });

@@ -1,4 +1,10 @@
-import { depthByBoth, matchFaces, surelyMatched, type OutsideBite } from '../eye/both-faces';
+import {
+  depthByBoth,
+  matchFaces,
+  offsOf,
+  surelyMatched,
+  type OutsideBite,
+} from '../eye/both-faces';
 import { measureScrap } from '../eye/measure';
 import type { MeasuredStitch } from '../eye/measured-scrap';
 import { Impossible } from '../impossible';
@@ -16,9 +22,12 @@ export interface FacesSeen {
   readonly rightlyShare: number;
   /** Off by so much in the root of the mean square: by the wrong side alone, and by both, mm. */
   readonly depthErrorMm: { readonly alone: number; readonly both: number };
+  /** Share of the 90 % intervals by both that hold the truth. */
+  readonly coverage: number;
 }
 
 const nearMm = 1.2;
+const nineTenths = 1.645;
 
 const hiddenOf = ({ finish, plan }: EyeCase) => {
   const hidden = marginOfPlan(finish, plan.fold.variant).hiddenOnRight?.(plan);
@@ -41,7 +50,7 @@ const rootMeanSquare = (values: readonly number[]) =>
 
 /** Draws both faces of so many scraps and sees whether their bites are matched. @param random 0 … 1 */
 export function facesStudy(it: EyeCase, scraps: number, random: () => number): FacesSeen {
-  let [refused, unsure, matched, rightly] = [0, 0, 0, 0];
+  let [refused, unsure, matched, rightly, inInterval] = [0, 0, 0, 0, 0];
   const errors = { alone: [] as number[], both: [] as number[] };
   for (let n = 0; n < scraps; n++) {
     const { wrong, right } = drawnFaces(it, random);
@@ -67,6 +76,7 @@ export function facesStudy(it: EyeCase, scraps: number, random: () => number): F
       unsure++;
       continue;
     }
+    const offs = offsOf(inside, outside, match);
     match.onRight.forEach((j, i) => {
       if (j === null) return;
       matched++;
@@ -76,7 +86,9 @@ export function facesStudy(it: EyeCase, scraps: number, random: () => number): F
       if (bite < 0 || !depth) return;
       const { depthMm } = wrong.truth[bite]!;
       errors.alone.push(depth.depthMm - depthMm);
-      errors.both.push(depthByBoth(depth, outside[j]!, hiddenMm).depthMm - depthMm);
+      const both = depthByBoth(depth, outside[j]!, hiddenMm, offs);
+      errors.both.push(both.depthMm - depthMm);
+      if (Math.abs(both.depthMm - depthMm) <= nineTenths * both.depthSpreadMm) inInterval++;
     });
   }
   return {
@@ -85,5 +97,6 @@ export function facesStudy(it: EyeCase, scraps: number, random: () => number): F
       alone: rootMeanSquare(errors.alone),
       both: rootMeanSquare(errors.both),
     },
+    coverage: inInterval / errors.both.length,
   };
 }

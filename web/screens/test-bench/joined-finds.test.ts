@@ -81,3 +81,24 @@ test('faces that can’t be laid together give what each of them tells', () => {
   expect(joinedFinds(faces, check, hiddenMm)).toBeNull();
   expect(takenFrom(faces, null)).toMatchObject({ n: 8, short: 1, over: 1 });
 });
+
+test('a fold that the wrong side tells too far in is put right by what shows on the right one', () => {
+  const deep = depths.map((mm) => mm + 0.35);
+  const seen = (finds: readonly Find[], depthOf: (mm: number) => number) =>
+    finds.map((find): Find => {
+      const mm =
+        deep[
+          wrong.findIndex(
+            ({ id }) => id === (finds === wrong ? find.id : depths.length - 1 - find.id),
+          )
+        ]!;
+      const depth =
+        mm > 0.65 || finds === wrong ? { depthMm: depthOf(mm), depthSpreadMm: 0.05 } : null;
+      return { ...find, depth, judged: 'sound' };
+    });
+  const short = seen(wrong, (mm) => mm - 0.08);
+  const joined = joinedFinds({ wrong: short, right: seen(right, (mm) => mm) }, check, hiddenMm)!;
+  const off = joined.finds.map(({ depth }, i) => depth!.depthMm - deep[i]!);
+  // Half of what they differ by is taken for the wrong side’s, and half for the right side’s.
+  for (const mm of off) expect(Math.abs(mm)).toBeLessThan(0.06);
+});

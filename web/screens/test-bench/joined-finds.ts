@@ -1,6 +1,7 @@
 import {
   depthByBoth,
   matchFaces,
+  offsOf,
   surelyMatched,
   type OutsideBite,
 } from '../../../core/eye/both-faces';
@@ -46,6 +47,7 @@ export function joinedFinds(
   }));
   const match = matchFaces(inside, places, hiddenMm);
   if (!match || match.sure < surelyMatched) return null;
+  const offs = offsOf(inside, places, match);
   const disagree: Record<Face, number[]> = { wrong: [], right: [] };
   const finds = inside.map((find, i): Find => {
     const j = match.onRight[i] ?? null;
@@ -55,7 +57,7 @@ export function joinedFinds(
     if (isSaid(find) || !find.depth) return find;
     // Said to be sound outside: it does not show, whatever was measured.
     if (isSaid(other) && find.judged === 'over') return { ...find, ...said('sound') };
-    const { agree, ...depth } = depthByBoth(find.depth, places[j]!, hiddenMm);
+    const { agree, ...depth } = depthByBoth(find.depth, places[j]!, hiddenMm, offs);
     const before = sureOf(find.depth.depthMm, find.depth.depthSpreadMm, check);
     const there = Math.min(1, find.sure / before);
     if (!agree) {
