@@ -30,7 +30,7 @@ const blind = () => {
 };
 
 /**
- * Every cloth under every blur: a blind hem’s two faces, a line along a fold, a zigzag beside an edge, two lines of a coverstitch, a raw
+ * Every cloth under every blur: a blind hem’s two faces, over a fold that is sharp and one that is round, a line along a fold, a zigzag beside an edge, two lines of a coverstitch, a raw
  * edge swung over; of
  * two cloths the whole card as well, as a phone sees it that is not held straight.
  */
@@ -42,29 +42,32 @@ export function eyeCases(): EyeCase[] {
     face: Face,
     cloth: keyof typeof cloths,
     blur: keyof typeof blurs,
-    lengthMm = 1.3,
+    { lengthMm = 1.3, isRound = false } = {},
   ) =>
     cases.push({
-      ...{ name: `${name}, ${cloth}, ${blur}`, ...sewn, face, lengthMm },
+      ...{ name: `${name}, ${cloth}, ${blur}`, ...sewn, face, lengthMm, isRound },
       ...{ look: cloths[cloth], blurMm: blurs[blur], noise: 4, pxPerMm: 12 },
     });
   for (const cloth of Object.keys(cloths) as (keyof typeof cloths)[]) {
     for (const blur of Object.keys(blurs) as (keyof typeof blurs)[]) {
       add('blind hem, wrong side', blind(), 'wrong', cloth, blur);
       add('blind hem, right side', blind(), 'right', cloth, blur);
-      add('hem stitched along its fold', known('double-hem', 'narrow'), 'wrong', cloth, blur, 2.5);
-      add(
-        'hem zigzagged beside its edge',
-        known('single-hem', 'zigzag'),
-        'wrong',
-        cloth,
-        blur,
-        2.5,
-      );
-      if (blur === 'soft') {
-        add('hem coverstitched', known('coverstitch-hem', 'narrow'), 'wrong', cloth, blur, 3);
+      add('hem stitched along its fold', known('double-hem', 'narrow'), 'wrong', cloth, blur, {
+        lengthMm: 2.5,
+      });
+      add('hem zigzagged beside its edge', known('single-hem', 'zigzag'), 'wrong', cloth, blur, {
+        lengthMm: 2.5,
+      });
+      if (blur !== 'blurred') {
+        const name = 'blind hem over a round fold, wrong side';
+        add(name, blind(), 'wrong', cloth, blur, { isRound: true });
       }
-      add('raw edge, overcast', known('overcast', 'zigzag'), 'wrong', cloth, blur, 2);
+      if (blur === 'soft') {
+        add('hem coverstitched', known('coverstitch-hem', 'narrow'), 'wrong', cloth, blur, {
+          lengthMm: 3,
+        });
+      }
+      add('raw edge, overcast', known('overcast', 'zigzag'), 'wrong', cloth, blur, { lengthMm: 2 });
     }
   }
   const flat = ['plain, light thread, soft', 'checked, soft'];

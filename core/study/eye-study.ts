@@ -33,6 +33,8 @@ export interface EyeCase {
   readonly blurMm: number;
   readonly noise: number;
   readonly pxPerMm: number;
+  /** Its fold is as round as cloth is thick, under a lamp from somewhere; else it is as sharp as a knife. */
+  readonly isRound?: boolean;
   /** The whole card is photographed by a hand that does not hold the phone straight. */
   readonly onCard?: boolean;
 }
@@ -111,10 +113,7 @@ function photoOf(
   const beyond = expected.seen.endsThere ? 'paper' : 'under';
   const beyondSide = -upperSideOf(expected.seen) as 1 | -1;
   const seed = String(random());
-  // Half of all folds are pressed sharp, the others as round as the cloth is thick.
-  const ofFold = seedrandom(`${seed} fold`);
-  const isRound = expected.seen.reference !== 'raw edge' && ofFold() < 0.5;
-  const fold = isRound ? drawnFold(ofFold) : null;
+  const fold = it.isRound ? drawnFold(seedrandom(`${seed} fold`)) : null;
   const look: ScrapLook = { ...it.look, beyond, beyondSide, fold, seed };
   const flat = drawnScrap(swatch, shown, look, lying, windowMm, it.pxPerMm);
   const shot = { blurMm: it.blurMm, noise: it.noise, falloff: random() * 0.4 };
