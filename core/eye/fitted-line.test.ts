@@ -8,6 +8,7 @@ import {
   zigzag,
   zigzagPlaces,
 } from './drawn-field.fixture';
+import { foldLight } from '../study/round-fold';
 import { fittedLine, type KnownLine } from './fitted-line';
 import { referenceLine } from './reference-line';
 
@@ -128,4 +129,36 @@ test('a raw edge is not where the shadow ends that its cloth throws on the paper
     ),
     { numRuns: 8 },
   );
+});
+
+test('a line that was found where a fold’s shadow ends is the fold all the same', () => {
+  const edgeMm = 1.7;
+  for (const [roundMm, fromBeyond] of [
+    [0.3, -0.8],
+    [0.26, -1],
+    [0.22, -0.9],
+  ] as const) {
+    const lamp = { height: 0.9, fromBeyond };
+    const field = noisy(60, 16, { pxPerMm: 12, noise: 0 });
+    const { width, pxPerMm, values } = field;
+    const seam = seamIn(field);
+    values.forEach((_, i) => {
+      const beyond = Math.floor(i / width) / pxPerMm - seam.middleMm[1] - edgeMm;
+      // About the light around it, as a picture is looked at; beyond lies a lighter cloth.
+      const cloth = beyond > 0 ? 1.15 : 1;
+      values[i] = cloth * foldLight({ roundMm, lamp, ambient: 0.5 }, beyond) - 1;
+    });
+    const soft = softened(field, 0.06);
+    const strays = noisy(60, 16, { pxPerMm: 12, noise: 0.02, seed: 5 }).values;
+    const even = { ...soft, values: soft.values.map((value, i) => value + strays[i]!) };
+    const thrownMm = (2 * roundMm * -fromBeyond) / Math.tan(lamp.height);
+    const found = { slope: 0, score: 20, total: 9, spreadMm: 0.03 };
+    const line = { ...found, acrossMm: edgeMm + thrownMm };
+    const thread = threadOf(seen, zigzagPlaces(seen, seam, 48));
+    const fitted = fittedLine(even, seam, line, thread, known(0.06));
+    expect(thrownMm).toBeGreaterThan(0.3);
+    // From its end alone it would be looked for no nearer than 0.2 mm.
+    expect(Math.abs(fitted.acrossMm - edgeMm)).toBeLessThan(0.08);
+    expect(Math.abs(fitted.acrossMm - edgeMm)).toBeLessThan(2 * fitted.spreadMm);
+  }
 });
