@@ -1,0 +1,44 @@
+import fc from 'fast-check';
+import { shrunk } from './grey';
+import { greysOf, rectified } from './rectify';
+
+const pictures = fc
+  .tuple(fc.integer({ min: 6, max: 23 }), fc.integer({ min: 6, max: 23 }))
+  .chain(([width, height]) =>
+    fc
+      .uint8Array({ minLength: width * height, maxLength: width * height })
+      .map((grey) => ({ width, height, grey })),
+  );
+
+test('a smaller picture is the mean of every square, halved or made smaller yet', () => {
+  fc.assert(
+    fc.property(pictures, fc.integer({ min: 2, max: 5 }), (picture, times) => {
+      const small = shrunk(picture, times);
+      expect(small.width).toBe(Math.floor(picture.width / times));
+      small.grey.forEach((value, at) => {
+        const [x, y] = [at % small.width, Math.floor(at / small.width)];
+        let sum = 0;
+        for (let i = 0; i < times * times; i++) {
+          const row = y * times + Math.floor(i / times);
+          sum += picture.grey[row * picture.width + x * times + (i % times)]!;
+        }
+        expect(value).toBe(Math.floor(sum / times ** 2 + 0.5));
+      });
+    }),
+  );
+});
+
+test('a picture is laid flat the same row by row as place by place, beyond its border too', () => {
+  fc.assert(
+    fc.property(pictures, fc.double({ min: -0.2, max: 0.2, noNaN: true }), (picture, turn) => {
+      const toPicture = [1.3, turn, -2, -turn, 1.2, -1, 0.001, 0.002, 1] as const;
+      const rect = { xMm: 0, yMm: 0, widthMm: 20, heightMm: 18 };
+      const whole = rectified(picture, toPicture, rect, 1)!;
+      const placed = rectified(greysOf(picture), toPicture, rect, 1)!;
+      // Halves may round either way.
+      whole.grey.forEach((value, at) => {
+        expect(Math.abs(value - placed.grey[at]!)).toBeLessThanOrEqual(1);
+      });
+    }),
+  );
+});
