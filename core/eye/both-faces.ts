@@ -187,7 +187,7 @@ export function depthByBoth(
   hiddenMm: number,
   offs: SharedOffs = noOffs,
 ): MeasuredDepth & { readonly agree: boolean } {
-  const own = ownSpreadMm(depth, offs.wrong);
+  const own = ownSpreadMm(depth, offs.wrong.spreadMm);
   const depthMm = depth.depthMm - offs.wrong.offMm;
   const alone = { depthMm, depthSpreadMm: Math.hypot(own, offs.wrong.leftMm) };
   if (outside.depth) {
@@ -195,7 +195,7 @@ export function depthByBoth(
     const apart = Math.hypot(depth.depthSpreadMm, outside.depth.depthSpreadMm);
     // A print may look like thread that shows; the bite itself is seen whole on the wrong side.
     if (Math.abs(depthMm - other) > disagreeAt * apart) return { ...alone, agree: false };
-    const [a, b] = [own ** -2, ownSpreadMm(outside.depth, offs.right) ** -2];
+    const [a, b] = [own ** -2, ownSpreadMm(outside.depth, offs.right.spreadMm) ** -2];
     // What is left open in common is nearly the same of both: they differ by what was seen.
     const left = (a * offs.wrong.leftMm + b * offs.right.leftMm) / (a + b);
     return {

@@ -31,7 +31,7 @@ function profileOf(
     const shown = upper * shape.upper(mm) + lower * shape.lower(mm) - dark;
     return black + shown + noise * Math.sqrt(12) * (draw() - 0.5);
   });
-  return { fromMm: -17 * stepMm, stepMm, seen, noise, black, told: 8 };
+  return { fromMm: -17 * stepMm, stepMm, seen, noise, black, told: 8, toldOfKind: 16 };
 }
 
 /** Solves a small set of equations by elimination. */

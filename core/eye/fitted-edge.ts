@@ -12,8 +12,10 @@ export interface EdgeProfile {
   readonly noise: number;
   /** What black would be. */
   readonly black: number;
-  /** So many of its places tell something of their own: what lies near each other is blurred together. */
+  /** So many of its places tell something of their own about where it lies: what lies near each other is blurred together. */
   readonly told: number;
+  /** So many about whether it is round. */
+  readonly toldOfKind: number;
 }
 
 /** How an edge may lie: what lies beyond it is on which side, in how many of as many, and what it may look like. */
@@ -36,6 +38,20 @@ const leastOwn = 1e-4;
 
 /** It is tried at every place that is looked at, and at so many from there to the next. */
 const perStep = 2;
+
+/** A place that was tried, and how well an edge there fits what is seen, in log, were all of it told at one place. */
+interface Tried {
+  readonly atMm: number;
+  readonly fits: number;
+  readonly share: number;
+}
+
+/** How likely all together are, in log, by so many places. */
+function evidence(tried: readonly Tried[], told: number): number {
+  const most = tried.reduce((best, { fits }) => max(best, fits), -Infinity);
+  const sum = tried.reduce((all, { fits, share }) => all + share * exp(told * (fits - most)), 0);
+  return log(sum) + told * most;
+}
 
 /** A part at every place that is tried, from as far on one side of the edge as on the other. */
 const tabled = (part: EdgePart, triedMm: number, reach: number): Float64Array =>
@@ -98,14 +114,15 @@ function toldBy(parts: readonly Float64Array[], laid: Laid): number | null {
 
 /**
  * Where an edge lies that looks like one of many: of every place and every guess how likely it is by how far what is seen
- * is from it, and the mean of all places so weighed. Where two guesses are as good, the spread says so.
+ * is from it, and the mean of all places so weighed. Where two guesses are as good, the spread says so. Whether it is sharp or
+ * round is told apart first, by all that is seen; where it lies by less of it, since no edge looks quite like one of a few.
  * Source: docs/formulas.md, “The eye”.
  *
  * @param profile that begins a whole number of tried places from 0
  * @param reachMm it lies within so much of 0
  */
 export function fittedEdge(
-  { fromMm, stepMm, seen, noise, told, black }: EdgeProfile,
+  { fromMm, stepMm, seen, noise, told, toldOfKind, black }: EdgeProfile,
   guesses: readonly EdgeGuess[],
   reachMm: number,
 ): FittedEdge {
@@ -124,7 +141,7 @@ export function fittedEdge(
     tables.set(part, table);
     return table;
   };
-  const places: { readonly atMm: number; readonly log: number }[] = [];
+  const [sharp, bent]: [Tried[], Tried[]] = [[], []];
   for (const { beyond, share, shapes } of guesses) {
     for (const shape of shapes) {
       const parts = [shape.upper, shape.lower, shape.shadow].flatMap((part) =>
@@ -136,20 +153,27 @@ export function fittedEdge(
         // What can’t be so is as good as one even grey.
         const off = by === null ? about : max(0, all - by);
         const misfit = off / seen.length + noise * noise;
-        places.push({
-          atMm: i * triedMm,
-          log: log(share * shape.share) - (told / 2) * log(misfit),
-        });
+        const one = { atMm: i * triedMm, fits: -log(misfit) / 2, share: share * shape.share };
+        (shape.isRound ? bent : sharp).push(one);
       }
     }
   }
-  const most = places.reduce((best, one) => max(best, one.log), -Infinity);
+  const kinds = [sharp, bent]
+    .filter((tried) => tried.length > 0)
+    .map((tried) => ({
+      tried,
+      kind: evidence(tried, toldOfKind),
+      where: evidence(tried, told),
+    }));
+  const likeliest = kinds.reduce((most, { kind }) => max(most, kind), -Infinity);
   let [weight, sum, squares] = [0, 0, 0];
-  for (const { atMm, log: likely } of places) {
-    const w = exp(likely - most);
-    weight += w;
-    sum += w * atMm;
-    squares += w * atMm * atMm;
+  for (const { tried, kind, where } of kinds) {
+    for (const { atMm, fits, share } of tried) {
+      const w = share * exp(told * fits - where + kind - likeliest);
+      weight += w;
+      sum += w * atMm;
+      squares += w * atMm * atMm;
+    }
   }
   const mean = sum / weight;
   return { atMm: mean, spreadMm: sqrt(max(0, squares / weight - mean * mean)) };

@@ -42,6 +42,8 @@ const leastLooks = 20;
 const leastPlaces = 18;
 /** Nearer than so many blurs two places tell the same, and an edge that none of the shapes has would seem too sure. */
 const toldEvery = { cloth: 3.5, paper: 2 } as const;
+/** Whether a fold is round is told by more of them: what it looks like far from where it turns fastest says so as well. */
+const kindToldEvery = 1.5;
 /** No edge looks quite like one of a few shapes: of how much a profile varies so much is told by none, as a share. */
 const unlike = { cloth: 0.04, paper: 0.025 } as const;
 /** What lies beyond is on the side it should be on in so many of a hundred. */
@@ -190,6 +192,7 @@ export function fittedLine(
     ...{ fromMm: (from - reach - start) * acrossStepMm, stepMm: acrossStepMm, seen, noise },
     black: known.black,
     told: ((to - from) * acrossStepMm) / (toldEvery[kind] * blurMm),
+    toldOfKind: ((to - from) * acrossStepMm) / (kindToldEvery * blurMm),
   };
   const endsMm = sideMm[kind] + reachMm[kind] + abs(start) * acrossStepMm;
   const guesses = known.blursMm.flatMap((blur): EdgeGuess[] => {

@@ -19,6 +19,8 @@ interface Border {
 
 /** How many places of a side are looked at, between its tenths next to the corners. */
 const looks = 24;
+/** A border is looked across in such steps. */
+const stepPx = 0.5;
 
 /** The line with the least squares of distance from places. */
 function lineThrough(places: readonly Place[]): Line {
@@ -71,17 +73,20 @@ function borderAlong(
   const black = middleOf(profiles.map(({ at }) => at(-reach)));
   const white = middleOf(profiles.map(({ at }) => at(reach)));
   if (white - black < 12) return null;
-  const crossing = (at: (out: number) => number, share: number): number | null => {
+  const seen = new Float64Array(Math.ceil((2 * reach) / stepPx) + 1);
+  const crossing = (share: number): number | null => {
     const level = black + (white - black) * share;
-    for (let out = -reach; out < reach; out += 0.5) {
-      const [here, there] = [at(out), at(out + 0.5)];
-      if (here <= level && there > level) return out + (0.5 * (level - here)) / (there - here);
+    for (let i = 1; i < seen.length; i++) {
+      const [here, there] = [seen[i - 1]!, seen[i]!];
+      if (here <= level && there > level)
+        return (i - 1 + (level - here) / (there - here)) * stepPx - reach;
     }
     return null;
   };
   const found = profiles.flatMap(({ x, y, at }) => {
-    const middle = crossing(at, 0.5);
-    const [low, high] = [crossing(at, 0.2), crossing(at, 0.8)];
+    for (let i = 0; i < seen.length; i++) seen[i] = at(i * stepPx - reach);
+    const middle = crossing(0.5);
+    const [low, high] = [crossing(0.2), crossing(0.8)];
     if (middle === null || low === null || high === null) return [];
     return [{ place: [x + nx * middle, y + ny * middle] as const, out: middle, rise: high - low }];
   });

@@ -10,6 +10,7 @@ import {
   type LikeliestSight,
   type SoughtThread,
 } from './likeliest-sight';
+import { depthsFrom, lineByCounts, type LeftOpen } from './line-by-counts';
 import { meanAndSpread } from './mean-and-spread';
 import type { MeasuredScrap, MeasuredStitch } from './measured-scrap';
 import { middleOf } from './middle';
@@ -94,26 +95,27 @@ export function measureThread(
   if (followed.thread.length < leastHoles || !isPlain) {
     refuse('no-stitch');
   }
-  const { seam, thread, line, plain } = fitted(followed);
-  const open = leftOpenOf(seen);
-  const stitches = thread.map((one): MeasuredStitch => {
-    const { hole, alongMm, acrossMm, acrossSpreadMm, logOdds } = one;
-    const there = 1 / (1 + Math.exp(-logOdds));
+  const { seam, thread, line: laid, plain } = fitted(followed);
+  const open: LeftOpen = { mm: leftOpenOf(seen), inCommon: straight };
+  const told = laid && lineByCounts({ seam, thread, line: laid }, judged, open);
+  const line = told && told.line;
+  const depths = line && depthsFrom({ seam, thread, line }, judged, open);
+  const stitches = thread.map((one, i): MeasuredStitch => {
+    const { hole, alongMm, acrossMm } = one;
+    const there = isThere(one);
     const common = {
       kind: kindOf(hole.role, straight),
       atMm: inWindow(seam, pxPerMm, [alongMm, acrossMm]),
       counted: hole.counted,
     };
-    if (!line || !hole.counted) {
+    if (!depths || !hole.counted) {
       return { ...common, depthMm: null, depthSpreadMm: null, fault: null, sure: there };
     }
-    const edge = line.acrossMm + line.slope * alongMm;
-    const depthMm = judged.valueMm(seam.turned[1] * (acrossMm - edge));
-    const spread = Math.hypot(acrossSpreadMm, line.spreadMm, open);
+    const { depthMm, depthSpreadMm } = depths[i]!;
     return {
       ...common,
-      ...{ depthMm, depthSpreadMm: spread, fault: faultOf(depthMm, judged) },
-      sure: there * sureOf(depthMm, spread, judged),
+      ...{ depthMm, depthSpreadMm, fault: faultOf(depthMm, judged) },
+      sure: there * sureOf(depthMm, depthSpreadMm, judged),
     };
   });
   const counted = stitches.filter((stitch) => stitch.counted);
@@ -136,9 +138,14 @@ export function measureThread(
     reference: line && referenceEnds(line, seam, thread, pxPerMm),
     edge: null,
     plain: plain / leastPlainness,
-    sure: line ? atMostOneWrong(counted.map(({ sure }) => sure)) : 0,
+    sure: told
+      ? told.sure * atMostOneWrong(thread.filter(({ hole }) => hole.counted).map(isThere))
+      : 0,
   };
 }
+
+/** How likely it is that a hole is one. */
+const isThere = ({ logOdds }: TracedHole): number => 1 / (1 + Math.exp(-logOdds));
 
 /** The two ends of the line that was measured from, in the window. */
 function referenceEnds(

@@ -8,6 +8,8 @@ const likelyShare = 0.5;
 /** And stand out as plainly on both sides; at a bite, across what it was led along, even more so. */
 const plainShare = 0.5;
 const plainBiteShare = 0.7;
+/** The machine swings as wide for every bite, a hand’s wander aside; what goes on along a fold’s shadow does not swing. */
+const swingShare = 0.65;
 
 /** A line of thread from hole to hole. */
 interface Line {
@@ -17,6 +19,8 @@ interface Line {
   /** The same for each mm. */
   readonly perMm: number;
   readonly plain: number;
+  /** How far across it goes, mm. */
+  readonly swingMm: number;
   /** It crosses what it was led along, which no shadow does. */
   readonly isBite: boolean;
 }
@@ -25,14 +29,13 @@ function linesOf(thread: readonly TracedHole[]): Line[] {
   return thread
     .flatMap((to, i): Line[] => {
       const from = thread[i - 1];
-      if (to.lineLogOdds === null || !from) return [];
-      const length = Math.hypot(to.alongMm - from.alongMm, to.acrossMm - from.acrossMm);
-      const ends = [from.alongMm, to.alongMm].sort((a, b) => a - b) as [number, number];
       const logOdds = to.lineLogOdds;
+      if (logOdds === null || !from) return [];
+      const swingMm = Math.abs(to.acrossMm - from.acrossMm);
+      const perMm = logOdds / Math.max(0.1, Math.hypot(to.alongMm - from.alongMm, swingMm));
+      const ends = [from.alongMm, to.alongMm].sort((a, b) => a - b) as [number, number];
       const isBite = from.hole.role === 'bite' || to.hole.role === 'bite';
-      return [
-        { ends, logOdds, perMm: logOdds / Math.max(0.1, length), plain: to.linePlain, isBite },
-      ];
+      return [{ ends, logOdds, perMm, plain: to.linePlain, swingMm, isBite }];
     })
     .sort((a, b) => a.ends[0] - b.ends[0]);
 }
@@ -55,14 +58,18 @@ function tellingLines(lines: Line[]): Line[] {
   return bites.length > 0 ? bites : lines;
 }
 
-/** How likely thread and how plain the usual line of a thread is that is there. */
-export function sewnLines(sewn: readonly TracedHole[]): { perMm: number; plain: number } {
-  const lines = tellingLines(linesOf(sewn));
-  return {
-    perMm: middleOf(lines.map(({ perMm }) => perMm)),
-    plain: middleOf(lines.map(({ plain }) => plain)),
-  };
-}
+/** The usual line of a thread. */
+type UsualLine = Pick<Line, 'perMm' | 'plain' | 'swingMm'>;
+
+const usualOf = (lines: readonly Line[]): UsualLine => ({
+  perMm: middleOf(lines.map(({ perMm }) => perMm)),
+  plain: middleOf(lines.map(({ plain }) => plain)),
+  swingMm: middleOf(lines.map(({ swingMm }) => swingMm)),
+});
+
+/** How likely thread the usual line of a thread is that is there, how plain, and how far across it goes. */
+export const sewnLines = (sewn: readonly TracedHole[]): UsualLine =>
+  usualOf(tellingLines(linesOf(sewn)));
 
 /**
  * The part of a thread that is there: the longest stretch of lines from hole to hole that are
@@ -74,11 +81,13 @@ export function sewnPart(thread: readonly TracedHole[]): TracedHole[] {
   const all = likeliest(linesOf(thread));
   const lines = tellingLines(all);
   const hasBites = lines.some(({ isBite }) => isBite);
-  const least = {
-    perMm: likelyShare * middleOf(lines.map(({ perMm }) => perMm)),
-    plain: (hasBites ? plainBiteShare : plainShare) * middleOf(lines.map(({ plain }) => plain)),
-  };
-  const plain = lines.filter((line) => line.perMm >= least.perMm && line.plain >= least.plain);
+  const usual = usualOf(lines);
+  const plain = lines.filter(
+    (line) =>
+      line.perMm >= likelyShare * usual.perMm &&
+      line.plain >= (hasBites ? plainBiteShare : plainShare) * usual.plain &&
+      (!hasBites || line.swingMm >= swingShare * usual.swingMm),
+  );
   const [from, to] = [plain[0]?.ends[0] ?? 0, Math.max(...plain.map(({ ends }) => ends[1]))];
   return thread.filter(({ alongMm }) => alongMm >= from && alongMm <= to);
 }

@@ -27,9 +27,9 @@ const leastOwnMm = 0.015;
 /** Of fewer bites on both faces nothing is told that they have in common. */
 const leastPairs = 4;
 
-/** How far a depth strays by itself, one spread, mm. */
-export const ownSpreadMm = ({ depthSpreadMm }: MeasuredDepth, { spreadMm }: SharedOff): number =>
-  sqrt(max(leastOwnMm ** 2, depthSpreadMm ** 2 - spreadMm ** 2));
+/** How far a depth strays by itself, one spread, mm. @param commonMm how far all of its photo may be off in common */
+export const ownSpreadMm = ({ depthSpreadMm }: MeasuredDepth, commonMm: number): number =>
+  sqrt(max(leastOwnMm ** 2, depthSpreadMm ** 2 - commonMm ** 2));
 
 /**
  * What the depths of both faces are off by in common, told by the bites that show on both. No more is in common to all than
@@ -48,7 +48,8 @@ export function sharedOffs(
   }) as [SharedOff, SharedOff];
   const apartMm = middleOf(pairs.map(([one, other]) => one.depthMm - other.depthMm));
   const own = pairs.reduce(
-    (sum, [one, other]) => sum + hypot(ownSpreadMm(one, wrong), ownSpreadMm(other, right)) ** 2,
+    (sum, [one, other]) =>
+      sum + hypot(ownSpreadMm(one, wrong.spreadMm), ownSpreadMm(other, right.spreadMm)) ** 2,
     0,
   );
   // A middle is off by more than a mean would be.

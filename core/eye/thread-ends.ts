@@ -16,9 +16,9 @@ import {
   type TracedHole,
 } from './trace';
 
-const { hypot, max } = Math;
+const { abs, hypot, max } = Math;
 
-/** A line at an end belongs to the seam if it is as likely thread, and as plain on both sides, as so much of its usual one. */
+/** A line at an end belongs to the seam if it is as likely thread, as plain on both sides, and at a bite as far across, as so much of its usual one. */
 const likeAShare = 0.5;
 
 /**
@@ -72,10 +72,13 @@ export function endsSettled(
   const usual = sewnLines(sewn);
   const isLikeUsual = (from: TracedHole, to: TracedHole): boolean => {
     const [one, other] = [from, to].map(({ alongMm, acrossMm }) => [alongMm, acrossMm] as const);
-    const length = max(0.1, hypot(other![0] - one![0], other![1] - one![1]));
+    const swingMm = abs(other![1] - one![1]);
+    const length = max(0.1, hypot(other![0] - one![0], swingMm));
+    const isBite = from.hole.role === 'bite' || to.hole.role === 'bite';
     return (
       logOddsOf(laid, contrast, one!, other!) / length >= likeAShare * usual.perMm &&
-      linePlain(look, one!, other!) >= likeAShare * usual.plain
+      linePlain(look, one!, other!) >= likeAShare * usual.plain &&
+      (!isBite || swingMm >= likeAShare * usual.swingMm)
     );
   };
   /** The thread from its end up to its next bite; nothing where it does not go on. */

@@ -72,7 +72,7 @@ export function logOddsOf(
   const ds = s1 - s0;
   const dt = t1 - t0;
   const length = sqrt(ds * ds + dt * dt);
-  const count = max(1, round(length / stepMm));
+  const count = placesOf(ds, dt);
   const [xs, ys] = [x0 + s0 * c - t0 * s, y0 + s0 * s + t0 * c];
   const [dx, dy] = [ds * c - dt * s, ds * s + dt * c];
   const rising = length / sunkMm;
@@ -101,6 +101,15 @@ export function logOddsOf(
   }
   return sum / alike;
 }
+
+const placesOf = (ds: number, dt: number): number =>
+  max(1, round(sqrt(ds * ds + dt * dt) / stepMm));
+
+/** A line can't be likelier thread than this, in log, whatever is seen along it. */
+const mostLogOdds = (
+  [s0, t0]: readonly [number, number],
+  [s1, t1]: readonly [number, number],
+): number => (loudest * placesOf(s1 - s0, t1 - t0)) / alike;
 
 /** What thread gives along the lines as they are placed; the upper half, since some miss it. */
 export function contrastOf(
@@ -159,10 +168,17 @@ export function settle(
     const bent = wander.isStraight && beside.length > 0 ? (across - between) / bendMm : 0;
     return -(far * far + off * off + bent * bent) / 2;
   };
-  const likely = (along: number, across: number) => {
-    let log = 0;
-    if (before) log += logOddsOf(laid, contrast, [before.along, before.across], [along, across]);
-    if (after) log += logOddsOf(laid, contrast, [along, across], [after.along, after.across]);
+  /** How likely a place is, or anything less than `most` where it can't be as likely as that. */
+  const likely = (along: number, across: number, most: number) => {
+    let log = cost(along, across);
+    const beyond = after ? mostLogOdds([along, across], [after.along, after.across]) : 0;
+    if (before) {
+      if (log + mostLogOdds([before.along, before.across], [along, across]) + beyond < most)
+        return -Infinity;
+      log += logOddsOf(laid, contrast, [before.along, before.across], [along, across]);
+    }
+    if (after && log + beyond >= most)
+      log += logOddsOf(laid, contrast, [along, across], [after.along, after.across]);
     return log;
   };
   const alongSteps = Math.round(reach.alongMm / reach.stepsMm);
@@ -174,7 +190,7 @@ export function settle(
     let most = -Infinity;
     for (let i = -alongSteps; i <= alongSteps; i++) {
       const along = at.along + i * reach.stepsMm;
-      const log = likely(along, across) + cost(along, across);
+      const log = likely(along, across, most);
       if (log > most) most = log;
       if (log > best.log) best = { log, along, across };
     }

@@ -77,6 +77,21 @@ export interface Waves {
   readonly power: (index: number) => number;
 }
 
+/** Of waves no finer than this share of the finest that every other pixel can show, every other is enough. */
+const plainlyShown = 0.6;
+
+/** Every other pixel of a row, each with what lies beside it, so that no finer wave is taken for one of these. */
+function halved(line: Float64Array, values: Float32Array, start: number, width: number): void {
+  for (let i = 0, x = start; 2 * i < width; i++, x += 2) {
+    const [first, last] = [i === 0 ? 0 : values[x - 1]!, 2 * i + 2 < width ? values[x + 2]! : 0];
+    const next = 2 * i + 1 < width ? values[x + 1]! : 0;
+    line[i] = (first + 3 * (values[x]! + next) + last) / 8;
+  }
+}
+
+/** How much of a wave is left by that. */
+const leftHalved = (perPx: number): number => cos(PI * perPx) ** 3;
+
 /**
  * The waves of every row of a field, from its middle, at least two steps for every one that can be
  * told from the next.
@@ -89,18 +104,25 @@ export function wavesOf(
   mostPerMm: number,
   usual?: Waves['power'],
 ): Waves {
-  const size = 2 ** ceil(log2(2 * width));
-  const count = min(size / 2, ceil((mostPerMm * size) / pxPerMm) + 2);
+  const every = mostPerMm <= (plainlyShown * pxPerMm) / 4 ? 2 : 1;
+  const size = 2 ** ceil(log2((2 * width) / every));
+  const perMm = pxPerMm / every / size;
+  const count = min(size / 2, ceil(mostPerMm / perMm) + 2);
   const fourier = new FFT(size);
   const line = new Float64Array(size);
   const out = new Float64Array(2 * size);
   const blank = () => Array.from({ length: count }, () => new Float32Array(height));
   const [re, im] = [blank(), blank()];
   // Counted from the row’s middle, where a seam’s own coordinates start.
-  const turns = Array.from({ length: count }, (_, k) => (PI * k * (width - 1)) / size);
-  const [ct, st] = [turns.map(cos), turns.map(sin)];
+  const turns = Array.from({ length: count }, (_, k) => (PI * k * (width - every)) / size / every);
+  const gains = turns.map((_, k) => (every === 1 ? 1 : 2 / leftHalved(k / size / 2)));
+  const [ct, st] = [cos, sin].map((of) => turns.map((turn, k) => of(turn) * gains[k]!)) as [
+    number[],
+    number[],
+  ];
   for (let row = 0; row < height; row++) {
-    for (let x = 0; x < width; x++) line[x] = values[row * width + x]!;
+    if (every === 2) halved(line, values, row * width, width);
+    else for (let x = 0; x < width; x++) line[x] = values[row * width + x]!;
     fourier.realTransform(out, line);
     for (let k = 0; k < count; k++) {
       const [a, b] = [out[2 * k]!, out[2 * k + 1]!];
@@ -113,7 +135,7 @@ export function wavesOf(
   const least = width * leastSpread ** 2;
   const power = (index: number) =>
     (known[index] ??= max(least, usualPower(re[index]!, im[index]!)));
-  return { perMm: pxPerMm / size, re, im, power: usual ?? power };
+  return { perMm, re, im, power: usual ?? power };
 }
 
 /** Half of all rows have less than the median: of an exponential spread that is ln 2 of its mean. */
