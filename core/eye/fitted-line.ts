@@ -29,8 +29,8 @@ export interface KnownLine {
 }
 
 /**
- * So far to either side of the line the cloth is looked at, mm. Not farther: the next stripe would be fitted with it, and drew
- * the line 0.1 mm to itself. A shadow on paper may be wider.
+ * So far to either side of the line cloth is looked at, mm. Not farther: the next stripe would be fitted with it, and drew
+ * the line 0.1 mm to itself, a raw edge 0.2 mm. A shadow on paper may be wider.
  */
 const sideMm = { cloth: 0.66, paper: 1.2 } as const;
 /** It lies so near to where it was found, mm: where a picture turns fastest, or where a shadow on paper ends. */
@@ -107,14 +107,17 @@ function turned(looked: Looked, alongs: readonly number[]): Looked['line'] {
   return { acrossMm: acrossMm - turn * (alongs[half] ?? 0), slope: slope + turn };
 }
 
-/** The stretch around the middle of a profile in which every distance was looked at. */
-function around(of: readonly Float64Array[]): readonly [from: number, to: number] {
+/** The stretch around the middle of a profile in which every distance was looked at. @param most so far from there at the most */
+function around(
+  of: readonly Float64Array[],
+  [mostBefore, mostAfter]: readonly [number, number],
+): readonly [from: number, to: number] {
   const isThere = (i: number) =>
     of.every((one) => i >= 0 && i < one.length && !Number.isNaN(one[i]!));
   const middle = (of[0]!.length - 1) / 2;
   let [from, to] = [middle, middle];
-  while (isThere(from - 1)) from--;
-  while (isThere(to + 1)) to++;
+  while (middle - from < mostBefore && isThere(from - 1)) from--;
+  while (to - middle < mostAfter && isThere(to + 1)) to++;
   return isThere(middle) ? [from, to] : [middle, middle];
 }
 
@@ -181,7 +184,8 @@ export function fittedLine(
       alongs.filter((_, i) => i % 2 === k),
     ),
   ) as [Float64Array, Float64Array];
-  const [from, to] = around([evens, odds]);
+  const inside = round(sideMm.cloth / acrossStepMm);
+  const [from, to] = around([evens, odds], known.beyond === 1 ? [inside, reach] : [reach, inside]);
   if (to - from < leastPlaces) return line;
   const seen = evens.slice(from, to + 1).map((value, i) => (value + odds[from + i]!) / 2);
   const apart = evens.slice(from, to + 1).map((value, i) => value - odds[from + i]!);
