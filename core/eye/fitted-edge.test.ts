@@ -53,12 +53,15 @@ function solved(rows: number[][]): number[] {
 const dot = (a: ArrayLike<number>, b: ArrayLike<number>) =>
   Array.from(a).reduce((sum, value, j) => sum + value * b[j]!, 0);
 
-/** The same by brute force: every shape at every place by itself, what it leaves looked at place by place. */
-function byForce({ fromMm, seen, noise, told, black }: EdgeProfile, reach: number) {
+/**
+ * The same by brute force: every shape at every place by itself, what it leaves looked at place by place; then how likely an edge
+ * is sharp or round, and where either lies.
+ */
+function byForce({ fromMm, seen, noise, told, toldOfKind, black }: EdgeProfile, reach: number) {
   const light = seen.map((value) => value - black);
   const even = light.reduce((sum, value) => sum + value, 0) / light.length;
-  const found: { at: number; likely: number }[] = [];
-  for (const { upper, lower, shadow, share } of shapes) {
+  const found: { at: number; off: number; share: number; isRound: boolean }[] = [];
+  for (const { upper, lower, shadow, share, isRound } of shapes) {
     for (let i = -reach; i <= reach; i++) {
       const at = i * 0.02;
       const values = [upper, lower, shadow].flatMap((part) =>
@@ -72,12 +75,20 @@ function byForce({ fromMm, seen, noise, told, black }: EdgeProfile, reach: numbe
         const shown = a * values[0]![j]! + b * values[1]![j]! + c * (values[2]?.[j] ?? 0);
         return sum + (value - (isSo ? shown : even)) ** 2;
       }, 0);
-      found.push({ at, likely: share * (off / light.length + noise ** 2) ** (-told / 2) });
+      found.push({ at, off: off / light.length + noise ** 2, share, isRound });
     }
   }
-  const all = found.reduce((sum, { likely }) => sum + likely, 0);
-  const mean = found.reduce((sum, { at, likely }) => sum + at * likely, 0) / all;
-  const square = found.reduce((sum, { at, likely }) => sum + (at - mean) ** 2 * likely, 0) / all;
+  const ofKind = [true, false].map((round) => found.filter(({ isRound }) => isRound === round));
+  const likely = (some: typeof found, places: number) =>
+    some.reduce((sum, { off, share }) => sum + share * off ** (-places / 2), 0);
+  const kinds = ofKind.map((some) => likely(some, toldOfKind));
+  const chance = ({ off, share, isRound }: (typeof found)[number]) => {
+    const kind = isRound ? 0 : 1;
+    const ofAll = kinds[kind]! / (kinds[0]! + kinds[1]!);
+    return (ofAll * share * off ** (-told / 2)) / likely(ofKind[kind]!, told);
+  };
+  const mean = found.reduce((sum, one) => sum + one.at * chance(one), 0);
+  const square = found.reduce((sum, one) => sum + (one.at - mean) ** 2 * chance(one), 0);
   return { mean, spread: Math.sqrt(square) };
 }
 

@@ -68,7 +68,8 @@ test('it is the mean and the spread of all ways both may be off, weighed one by 
       const noise =
         ((Math.PI / 2) *
           pairs.reduce(
-            (sum, [a, b]) => sum + ownSpreadMm(a, wrong) ** 2 + ownSpreadMm(b, right) ** 2,
+            (sum, [a, b]) =>
+              sum + ownSpreadMm(a, wrong.spreadMm) ** 2 + ownSpreadMm(b, right.spreadMm) ** 2,
             0,
           )) /
         pairs.length ** 2;

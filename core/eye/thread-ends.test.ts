@@ -63,6 +63,17 @@ describe('the ends of a thread', () => {
     }
   });
 
+  test('what goes on along the fold without swinging across it is a shadow, as dark as thread or darker', () => {
+    for (const shadow of [0.3, 0.45]) {
+      for (const seed of [1, 2, 3, 4]) {
+        const { standing, seam, places, all } = sewn({ light: -0.35, shadow, seed });
+        const thread = sewnPart(all);
+        expect(thread.length).toBeLessThanOrEqual(places.length);
+        expect(endsSettled(standing, seen, seam, all, thread)).toHaveLength(places.length);
+      }
+    }
+  });
+
   test('nothing of a thread is nothing', () => {
     const { standing, seam, all } = sewn();
     expect(endsSettled(standing, seen, seam, all, [])).toEqual([]);

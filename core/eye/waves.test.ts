@@ -77,6 +77,30 @@ describe('the waves of rows', () => {
     }
   });
 
+  test('are the same where every other pixel is enough, but for what is too fine to be told', () => {
+    // Waves of more than a millimetre, and as strong a weave of half of one: a thirtieth of that is left.
+    const { width, height, pxPerMm } = field;
+    const values = Float32Array.from({ length: width * height }, (_, at) => {
+      const mm = (at % width) / pxPerMm;
+      const bell = Math.exp(-(((mm - 6) / 2) ** 2));
+      return (
+        bell * (cos(2 * PI * 0.4 * mm + 1) + 0.5 * cos(2 * PI * 0.7 * mm) + cos(2 * PI * 2 * mm))
+      );
+    });
+    const smooth = { ...field, values };
+    const [coarse, fine] = [wavesOf(smooth, 0.7), wavesOf(smooth, 2)];
+    expect(coarse.perMm).toBeCloseTo(fine.perMm, 12);
+    expect(coarse.re.length).toBeLessThan(fine.re.length);
+    const most = Math.max(...fine.re.map((row, k) => Math.hypot(row[0]!, fine.im[k]![0]!)));
+    for (let k = 0; k * coarse.perMm <= 0.7; k++) {
+      const off = Math.hypot(
+        coarse.re[k]![0]! - fine.re[k]![0]!,
+        coarse.im[k]![0]! - fine.im[k]![0]!,
+      );
+      expect(off).toBeLessThan(0.05 * most);
+    }
+  });
+
   test('of noise are as strong as there are numbers in a row', () => {
     const { width } = field;
     const { power } = wavesOf(noisy(12, 60, { noise: 1, pxPerMm: 5, seed: 8 }), 2);

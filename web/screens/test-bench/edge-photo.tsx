@@ -9,7 +9,7 @@ import { ApiError, sendFile } from '../../ground/api';
 import { useLengths } from '../../ground/lengths-context';
 import { ScrapPicture } from '../../pictures/scrap-picture';
 import { percent } from '../../words/number';
-import { edgeOnPhoto } from '../../workers/eye';
+import { edgeOnPhoto, eyeReady } from '../../workers/eye';
 import type { ShownEdge } from '../../workers/eye-tasks';
 import { ChoosePhoto } from './choose-photo';
 import { edgeTroubles, withTroubles } from './edge-seen';
@@ -59,6 +59,7 @@ function Looking({ draft, set, onDone }: EdgePhotoProps & { onDone(): void }) {
   const [keeping, setKeeping] = useState(false);
   const running = useRef<AbortController | null>(null);
   useEffect(() => () => running.current?.abort(), []);
+  useEffect(eyeReady, []);
   const ask = (issues: readonly Issue[] = []) => setStage({ is: 'asking', issues });
 
   const look = async (file: File) => {

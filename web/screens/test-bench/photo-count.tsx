@@ -13,7 +13,7 @@ import { RadioRow } from '../../controls/radio-row';
 import { ApiError, sendFile } from '../../ground/api';
 import { useLengths } from '../../ground/lengths-context';
 import { counted } from '../../words/number';
-import { measuredPhoto } from '../../workers/eye';
+import { eyeReady, measuredPhoto } from '../../workers/eye';
 import type { ShownPhoto } from '../../workers/eye-tasks';
 import { ChoosePhoto } from './choose-photo';
 import { edgeTroubles, withTroubles } from './edge-seen';
@@ -91,6 +91,7 @@ function Counting({
   const [keeping, setKeeping] = useState(false);
   const running = useRef<AbortController | null>(null);
   useEffect(() => () => running.current?.abort(), []);
+  useEffect(eyeReady, []);
 
   const measure = async (file: File) => {
     running.current?.abort();
