@@ -41,7 +41,7 @@ const alongStepMm = 0.2;
 const leastLooks = 20;
 const leastPlaces = 18;
 /** Nearer than so many blurs two places tell the same, and an edge that none of the shapes has would seem too sure. */
-const toldEvery = { cloth: 3.5, paper: 2 } as const;
+const toldEvery = { cloth: 3, paper: 2 } as const;
 /** Whether a fold is round is told by more of them: what it looks like far from where it turns fastest says so as well. */
 const kindToldEvery = 1.5;
 /** No edge looks quite like one of a few shapes: of how much a profile varies so much is told by none, as a share. */

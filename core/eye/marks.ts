@@ -14,7 +14,7 @@ const mostMisread = 5;
  * found: what is small needs more of them, what is blurred is sharp with fewer. Corners are measured in the
  * whole picture.
  */
-const lookedAtPx = [800, 1600, 400];
+const lookedAtPx = [640, 1600, 400];
 /** Of a picture so many px across, a corner that was found lies within three px. */
 const finestPx = 1600;
 const marksOfACard = 4;

@@ -38,8 +38,9 @@ export const atHoleOf = (seen: Seen): number => {
   if (isLine(seen)) return 1;
   return swingsAtRawEdge(seen) ? overEdgeAtHole : swingAtHole;
 };
-/** A thread is looked at every so many mm. */
-const stepMm = 0.1;
+/** A thread is looked at every so many mm; from afar, where only its way is looked for, half as often is enough. */
+const closelyMm = 0.1;
+const roughlyMm = 0.2;
 /** A single place can’t speak louder than this, in log: a speck is no thread. */
 const loudest = 2.5;
 /** Holes wander so far from where an even stitch has them, one spread, mm. */
@@ -48,8 +49,8 @@ const acrossWanderMm = 0.7;
 const bendMm = 0.2;
 /** And so far along, as a share of the stitch length. */
 export const alongWander = 0.12;
-/** Places that are a thread’s width apart speak for themselves; nearer ones repeat each other. */
-const alike = 3;
+/** Places that are a thread’s width apart speak for themselves, mm; nearer ones repeat each other. */
+const alikeMm = 0.3;
 
 /** What thread gives in a picture and how far what is none strays. */
 export interface Contrast {
@@ -68,11 +69,12 @@ export function logOddsOf(
   { thread, spread, atHole }: Contrast,
   [s0, t0]: readonly [number, number],
   [s1, t1]: readonly [number, number],
+  placesMm = closelyMm,
 ): number {
   const ds = s1 - s0;
   const dt = t1 - t0;
   const length = sqrt(ds * ds + dt * dt);
-  const count = placesOf(ds, dt);
+  const count = max(1, round(length / placesMm));
   const [xs, ys] = [x0 + s0 * c - t0 * s, y0 + s0 * s + t0 * c];
   const [dx, dy] = [ds * c - dt * s, ds * s + dt * c];
   const rising = length / sunkMm;
@@ -99,17 +101,8 @@ export function logOddsOf(
     const log = (value - there / 2) * there * inSpreads;
     sum += log > loudest ? loudest : log < -loudest ? -loudest : log;
   }
-  return sum / alike;
+  return (sum * placesMm) / alikeMm;
 }
-
-const placesOf = (ds: number, dt: number): number =>
-  max(1, round(sqrt(ds * ds + dt * dt) / stepMm));
-
-/** A line can't be likelier thread than this, in log, whatever is seen along it. */
-const mostLogOdds = (
-  [s0, t0]: readonly [number, number],
-  [s1, t1]: readonly [number, number],
-): number => (loudest * placesOf(s1 - s0, t1 - t0)) / alike;
 
 /** What thread gives along the lines as they are placed; the upper half, since some miss it. */
 export function contrastOf(
@@ -147,6 +140,8 @@ export interface Reach {
   readonly alongMm: number;
   readonly acrossMm: number;
   readonly stepsMm: number;
+  /** Its thread is looked at every so many mm. */
+  readonly placesMm?: number;
   /** It is not looked for more closely after that. */
   readonly isLast?: boolean;
 }
@@ -168,17 +163,11 @@ export function settle(
     const bent = wander.isStraight && beside.length > 0 ? (across - between) / bendMm : 0;
     return -(far * far + off * off + bent * bent) / 2;
   };
-  /** How likely a place is, or anything less than `most` where it can't be as likely as that. */
-  const likely = (along: number, across: number, most: number) => {
-    let log = cost(along, across);
-    const beyond = after ? mostLogOdds([along, across], [after.along, after.across]) : 0;
-    if (before) {
-      if (log + mostLogOdds([before.along, before.across], [along, across]) + beyond < most)
-        return -Infinity;
-      log += logOddsOf(laid, contrast, [before.along, before.across], [along, across]);
-    }
-    if (after && log + beyond >= most)
-      log += logOddsOf(laid, contrast, [along, across], [after.along, after.across]);
+  const likely = (along: number, across: number) => {
+    let log = 0;
+    const at = [along, across] as const;
+    if (before) log += logOddsOf(laid, contrast, [before.along, before.across], at, reach.placesMm);
+    if (after) log += logOddsOf(laid, contrast, at, [after.along, after.across], reach.placesMm);
     return log;
   };
   const alongSteps = Math.round(reach.alongMm / reach.stepsMm);
@@ -190,7 +179,7 @@ export function settle(
     let most = -Infinity;
     for (let i = -alongSteps; i <= alongSteps; i++) {
       const along = at.along + i * reach.stepsMm;
-      const log = likely(along, across, most);
+      const log = likely(along, across) + cost(along, across);
       if (log > most) most = log;
       if (log > best.log) best = { log, along, across };
     }
@@ -212,14 +201,23 @@ export function settle(
   at.spread = sqrt(max(square / weight - mean * mean, (reach.stepsMm / 4) ** 2));
 }
 
+/** A thread that was followed from afar. */
+export interface Following {
+  /** How likely its way is thread: the log of how much likelier than bare cloth, of all holes that are. */
+  readonly likely: number;
+  /** Follows it closely. */
+  closely(): TracedHole[];
+}
+
 /**
  * Follows a thread from hole to hole: each hole is moved to where the two lines that meet in it are
  * likeliest thread, weighed by how far stitches wander; from coarse to fine.
  * Source: docs/formulas.md, “The eye”.
  *
  * @param field what stands out of the window, 8 px a mm or more
+ * @returns how likely its way is, seen from afar; where it lies when it is looked at closely
  */
-export function traced(field: Field, seen: Seen, seam: FoundSeam): TracedHole[] {
+export function following(field: Field, seen: Seen, seam: FoundSeam): Following {
   const laid = laidField(field, seam, seam.lighter ? 1 : -1);
   const look = lookOn(laid);
   const placed = placedHoles(seen, seam, field.width / field.pxPerMm);
@@ -230,9 +228,9 @@ export function traced(field: Field, seen: Seen, seam: FoundSeam): TracedHole[] 
   const swings = !isLine(seen);
   // A straight line shows no hole; only how far across it lies.
   const alongMm = swings ? alongWander * pitchMm : 0;
-  const rounds: readonly Reach[] = [
+  const [afar, ...closer]: readonly [Reach, ...Reach[]] = [
     // A line was looked for by itself; farther off is the fold beside it.
-    { alongMm: 2 * alongMm, acrossMm: swings ? 1.5 : 0.6, stepsMm: 0.15 },
+    { alongMm: 2 * alongMm, acrossMm: swings ? 1.5 : 0.6, stepsMm: 0.15, placesMm: roughlyMm },
     { alongMm: alongMm, acrossMm: 0.45, stepsMm: 0.09 },
     { alongMm: alongMm / 2, acrossMm: 0.25, stepsMm: 0.04, isLast: swings },
   ];
@@ -245,9 +243,7 @@ export function traced(field: Field, seen: Seen, seam: FoundSeam): TracedHole[] 
   );
   const atHole = atHoleOf(seen);
   let contrast = contrastOf(look, lines, spread, atHole);
-  for (const [round, reach] of rounds.entries()) {
-    const offs = moving.flat().map(({ across, placed: { acrossMm } }) => across - acrossMm);
-    const meanAcross = round === 0 ? 0 : middleOf(offs);
+  const round = (reach: Reach, meanAcross: number) => {
     for (const line of moving) {
       // At last each by where the others lay before: the same whichever way the scrap lies.
       const others = reach.isLast ? line.map((one) => ({ ...one })) : line;
@@ -267,23 +263,36 @@ export function traced(field: Field, seen: Seen, seam: FoundSeam): TracedHole[] 
       spread,
       atHole,
     );
-  }
-  return moving.flatMap((line) =>
-    line.map(({ placed: one, along, across, logOdds, spread: own }, i) => {
-      const before = line[i - 1];
-      const from = [before?.along ?? along, before?.across ?? across] as const;
-      return {
-        ...one,
-        linePlain: linePlain(look, from, [along, across]),
-        ...{ alongMm: along, acrossMm: across, logOdds, acrossSpreadMm: own },
-        lineLogOdds:
-          before === undefined
-            ? null
-            : logOddsOf(laid, contrast, [before.along, before.across], [along, across]),
-      };
-    }),
-  );
+  };
+  round(afar, 0);
+  const closely = () => {
+    for (const reach of closer) {
+      const offs = moving.flat().map(({ across, placed: { acrossMm } }) => across - acrossMm);
+      round(reach, middleOf(offs));
+    }
+    return moving.flatMap((line) =>
+      line.map(({ placed: one, along, across, logOdds, spread: own }, i) => {
+        const before = line[i - 1];
+        const from = [before?.along ?? along, before?.across ?? across] as const;
+        return {
+          ...one,
+          linePlain: linePlain(look, from, [along, across]),
+          ...{ alongMm: along, acrossMm: across, logOdds, acrossSpreadMm: own },
+          lineLogOdds:
+            before === undefined
+              ? null
+              : logOddsOf(laid, contrast, [before.along, before.across], [along, across]),
+        };
+      }),
+    );
+  };
+  const likely = moving.flat().reduce((sum, { logOdds }) => sum + max(0, logOdds), 0);
+  return { likely, closely };
 }
+
+/** Follows a thread at once from afar and closely. */
+export const traced = (field: Field, seen: Seen, seam: FoundSeam): TracedHole[] =>
+  following(field, seen, seam).closely();
 
 /** Cloth lies so far beside a thread’s middle, mm. */
 const besideMm = 0.35;

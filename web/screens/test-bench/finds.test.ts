@@ -28,6 +28,8 @@ const measured: MeasuredScrap = {
   ...{ widthMm: 2, reference: null, edge: null, plain: 3, sure: 0.9 },
 };
 
+const bounds = { loMm: 0.2, hiMm: 1 };
+
 test('finds lie along the seam, what is not counted left out, the doubtful told', () => {
   const finds = findsOf(measured, 'missed');
   expect(finds.map(({ atMm, judged: as }) => [atMm[0], as])).toEqual([
@@ -79,9 +81,24 @@ test('whatever is said of finds, no count is below 0 and faults are no more than
         const { n, short, over } = countsOf(finds);
         expect(short + over).toBeLessThanOrEqual(n);
         expect(n).toBeGreaterThanOrEqual(0);
-        expect(sureOf(finds)).toBeGreaterThanOrEqual(0);
-        expect(sureOf(finds)).toBeLessThanOrEqual(1 + 1e-9);
+        expect(sureOf(finds, bounds)).toBeGreaterThanOrEqual(0);
+        expect(sureOf(finds, bounds)).toBeLessThanOrEqual(1 + 1e-9);
       },
     ),
   );
+});
+
+test('bites that lie near a bound together are as sure as what they are off by in common, and surer once one says what they are', () => {
+  const near = [10, 14, 18, 22, 26, 30].map((x, i) => ({
+    ...stitch(x, null, 0.7),
+    ...{ depthMm: 0.215 + 0.002 * i, depthSpreadMm: 0.05 },
+  }));
+  const finds = findsOf({ ...measured, stitches: near }, 'missed');
+  const sure = sureOf(finds, bounds);
+  // All are short or none is, about: that at most one is wrong is as likely as that the fold lies where it was told, or farther in.
+  expect(sure).toBeGreaterThan(0.5);
+  expect(sure).toBeLessThan(0.75);
+  const said = finds.slice(1).reduce((all, { id }) => judged(all, id, 'sound'), finds);
+  expect(sureOf(said, bounds)).toBeGreaterThan(0.95);
+  expect(sureOf(judged(said, finds[0]!.id, 'sound'), bounds)).toBe(1);
 });

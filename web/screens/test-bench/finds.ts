@@ -1,7 +1,8 @@
-import { atMostOneWrong } from '../../../core/eye/how-sure';
+import { atMostOneWrong, sureOf as sureAlone } from '../../../core/eye/how-sure';
+import { countChances } from '../../../core/eye/likeliest-counts';
 import type { MeasuredScrap } from '../../../core/eye/measured-scrap';
 import { mostMeasured } from '../../../contract/plan';
-import type { Fault } from '../../../core/margin/check';
+import type { Check, Fault } from '../../../core/margin/check';
 import type { MeasuredDepth } from '../../../core/margin/measured-depths';
 
 /** A stitch as it was measured in a photo. */
@@ -98,6 +99,31 @@ export const depthsOf = (finds: readonly Find[]): KeptDepth[] =>
     )
     .slice(0, mostMeasured);
 
-/** The chance that not more than one is judged wrongly, as things stand. */
-export const sureOf = (finds: readonly Find[]): number =>
-  atMostOneWrong(finds.map(({ sure }) => sure));
+/**
+ * The chance that the counts are right to within one, as things stand: what was measured is off in common besides, what the person
+ * said is sure.
+ */
+export function sureOf(finds: readonly Find[], check: Pick<Check, 'loMm' | 'hiMm'>): number {
+  const open = finds.filter(({ sure }) => sure < 1);
+  const measured = open.flatMap(({ depth, sure, judged: as }) =>
+    depth && depth.depthSpreadMm > 0 ? [{ depth, sure, as }] : [],
+  );
+  const depths = measured.map(({ depth }) => depth);
+  const of = (which: Judgement) => measured.filter(({ as }) => as === which).length;
+  const chance =
+    depths.length === 0
+      ? 1
+      : countChances(
+          depths,
+          Math.min(...depths.map(({ depthSpreadMm }) => depthSpreadMm)),
+          check,
+        )({
+          short: of('short'),
+          over: of('over'),
+        });
+  const there = measured.map(({ depth, sure }) =>
+    Math.min(1, sure / sureAlone(depth.depthMm, depth.depthSpreadMm, check)),
+  );
+  const others = open.filter(({ depth }) => !depth || depth.depthSpreadMm <= 0);
+  return chance * atMostOneWrong([...there, ...others.map(({ sure }) => sure)]);
+}

@@ -172,7 +172,7 @@ function Counting({
         words={margin.words}
         judgedBy={judgedBy}
         used={takenFrom(seen, joined)}
-        sure={sureOf(joined?.finds ?? stage.finds)}
+        sure={sureOf(joined?.finds ?? stage.finds, judgedBy)}
         other={
           !hidden
             ? 'none'
