@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { shrunk } from './grey';
+import { greyOf, shrunk } from './grey';
 import { greysOf, rectified } from './rectify';
 
 const pictures = fc
@@ -38,6 +38,28 @@ test('a picture is laid flat the same row by row as place by place, beyond its b
       // Halves may round either way.
       whole.grey.forEach((value, at) => {
         expect(Math.abs(value - placed.grey[at]!)).toBeLessThanOrEqual(1);
+      });
+    }),
+  );
+});
+
+test('a picture’s greys are the same of three bytes as of four, wherever those lie; what shines through lies on white', () => {
+  fc.assert(
+    fc.property(fc.uint8Array({ minLength: 48, maxLength: 48 }), (bytes) => {
+      const size = { width: 4, height: 3 };
+      const { grey } = greyOf({ ...size, bytes, perPixel: 4 });
+      const moved = new Uint8Array(49);
+      moved.set(bytes, 1);
+      expect(greyOf({ ...size, bytes: moved.subarray(1), perPixel: 4 }).grey).toEqual(grey);
+      const solid = bytes.map((value, i) => (i % 4 === 3 ? 255 : value));
+      const colours = solid.filter((_, i) => i % 4 !== 3);
+      const three = greyOf({ ...size, bytes: colours, perPixel: 3 }).grey;
+      expect(greyOf({ ...size, bytes: solid, perPixel: 4 }).grey).toEqual(three);
+      grey.forEach((value, i) => {
+        const [red, green, blue, opaque] = bytes.subarray(4 * i, 4 * i + 4) as unknown as number[];
+        const light = 0.2126 * red! + 0.7152 * green! + 0.0722 * blue!;
+        const on = (light * opaque!) / 255 + 255 - opaque!;
+        expect(Math.abs(value - on)).toBeLessThanOrEqual(0.51);
       });
     }),
   );

@@ -23,6 +23,9 @@ export interface Picture extends GreyImage {
   readonly colours: ColourImage | null;
 }
 
+/** Whether of a number of four bytes the first is the lowest, as on nearly every machine. */
+const isRedLowest = new Uint8Array(Uint32Array.of(1).buffer)[0] === 1;
+
 /**
  * How light a picture is in greys, as browsers and decoders give it in colours. Weights of Rec. 709, in
  * 65,536ths; what is transparent lies on white.
@@ -37,11 +40,24 @@ export function greyOf({ width, height, bytes, perPixel }: ColourImage): GreyIma
     }
     return { width, height, grey };
   }
-  for (let i = 0, at = 0; i < grey.length; i++, at += 4) {
-    const light = 13_933 * bytes[at]! + 46_871 * bytes[at + 1]! + 4732 * bytes[at + 2]!;
-    const opaque = bytes[at + 3]!;
-    if (opaque === 255) grey[i] = (light + 32_768) >> 16;
-    else grey[i] = (light / 65_536) * (opaque / 255) + 255 * (1 - opaque / 255) + 0.5;
+  const seen = (light: number, opaque: number) =>
+    opaque === 255
+      ? (light + 32_768) >> 16
+      : (light / 65_536) * (opaque / 255) + 255 * (1 - opaque / 255) + 0.5;
+  if (isRedLowest && bytes.byteOffset % 4 === 0) {
+    // Four bytes at once: read one by one they take twice as long.
+    const pixels = new Uint32Array(bytes.buffer, bytes.byteOffset, grey.length);
+    for (let i = 0; i < grey.length; i++) {
+      const pixel = pixels[i]!;
+      const light =
+        13_933 * (pixel & 255) + 46_871 * ((pixel >>> 8) & 255) + 4732 * ((pixel >>> 16) & 255);
+      grey[i] = seen(light, pixel >>> 24);
+    }
+  } else {
+    for (let i = 0, at = 0; i < grey.length; i++, at += 4) {
+      const light = 13_933 * bytes[at]! + 46_871 * bytes[at + 1]! + 4732 * bytes[at + 2]!;
+      grey[i] = seen(light, bytes[at + 3]!);
+    }
   }
   return { width, height, grey };
 }

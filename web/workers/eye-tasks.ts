@@ -9,6 +9,7 @@ import type { SewingPlan } from '../../core/finish/sewing-plan';
 import { Impossible, type Issue } from '../../core/impossible';
 import type { DialSettings } from '../../core/kit/dial-steps';
 import { setUpOf } from '../../core/plan/set-up-of';
+import { inHundredths } from './in-hundredths';
 import { shownWindow, type ShownWindow } from './shown-window';
 
 /** What a photo is measured for. */
@@ -113,8 +114,9 @@ export const eyeTasks = {
       const expected = expectedOn(face, finish, plan, setUpOf(finish, plan), dials);
       const picture = await readPicture(file);
       if ('path' in picture) return { ok: false, issues: [picture] };
+      const tell = inHundredths(onShare);
       const found = measurePhoto(picture, expected, 'a4', (share) => {
-        onShare(share);
+        tell(share);
         return true;
       });
       const { isByColour, measured } = found!;
