@@ -70,7 +70,7 @@ interface Best {
 type Turned = Best & { readonly angle: number };
 
 /** How a stitch lies, and whether its thread is lighter than the cloth. */
-type Way = Pick<FoundSeam, 'turned' | 'lighter'>;
+export type Way = Pick<FoundSeam, 'turned' | 'lighter'>;
 
 const isSameWay = (a: Way, b: Way) => a.turned === b.turned && a.lighter === b.lighter;
 
@@ -187,6 +187,8 @@ export interface Sought {
   readonly by?: ToldBy;
   /** Whether its thread is lighter than the cloth: half a repeat on, a darker zigzag looks like that. */
   readonly lighter?: boolean;
+  /** It lies in one of these ways. */
+  readonly only?: readonly Way[] | undefined;
   /** What lies so far across is known to be something else, mm. */
   readonly except?: readonly number[];
   /** Progress, 0 to 1; false stops. */
@@ -245,8 +247,19 @@ export function seamFinder(field: Field, seen: Seen): SeamFinder {
     const first = round(row / inBand) * inBand + above - inBand;
     return [max(0, first), min(height, first + re[0]!.length + 2 * inBand)];
   };
-  return ({ along, by = 'waves', lighter, except = [], onShare = () => true } = {}) => {
-    const possible = ways.filter((way) => lighter === undefined || way.lighter === lighter);
+  return ({
+    along,
+    by = 'waves',
+    lighter,
+    only = ways,
+    except = [],
+    onShare = () => true,
+  } = {}) => {
+    const possible = ways.filter(
+      (way) =>
+        (lighter === undefined || way.lighter === lighter) &&
+        only.some((one) => isSameWay(one, way)),
+    );
     const waveNumbers = waveNumbersOf(by, seen.repeatMm / (1 + mostOffLength), pxPerMm);
     const isFree = (row: number) =>
       except.every((mm) => abs((row - (height - 1) / 2) / pxPerMm - mm) > besideMm);

@@ -1,5 +1,5 @@
 import type { Field } from './flatten';
-import type { FoundSeam } from './find-seam';
+import type { FoundSeam, Way } from './find-seam';
 import { referenceLine, threadMm, type ReferenceLine } from './reference-line';
 import { hasBites, isLine, isMeasurable, type Seen } from './seen';
 import { sewnPart } from './sewn-part';
@@ -62,7 +62,7 @@ const plainOf = (line: ReferenceLine | null | undefined) => line?.total ?? -1e9;
  * @param tones how light the window is
  * @param standing what stands out of it
  * @param seams where it may lie, the likeliest first
- * @param findAlong looks for the seam once more, in a direction
+ * @param findAlong looks for the seam once more, in a direction and lying in one of some ways
  * @returns null where it lies nowhere
  */
 export function likeliestSight(
@@ -70,7 +70,7 @@ export function likeliestSight(
   tones: Field,
   standing: Field,
   seams: readonly FoundSeam[],
-  findAlong: (angle: number) => readonly FoundSeam[],
+  findAlong: (angle: number, only?: readonly Way[]) => readonly FoundSeam[],
 ): LikeliestSight | null {
   const straight = isLine(seen);
   const followed = (seam: FoundSeam, way = following(standing, seen, seam)): Sight => {
@@ -121,7 +121,9 @@ export function likeliestSight(
     .sort((x, y) => plainOf(y.line) - plainOf(x.line))[0];
   if (beside?.line && seen.reference !== null) {
     const angle = beside.sight.seam.angle + beside.line.slope;
-    sights.push(...sightsOf(plausible(findAlong(angle))));
+    // What was hardly thread from afar is no more so in a direction that differs by a degree.
+    const only = hasBites(seen) ? sights.map(({ seam }) => seam) : undefined;
+    sights.push(...sightsOf(plausible(findAlong(angle, only))));
   }
   /** As plain as the least plain of the lines that lie beside each other. */
   const plain = sights.map(({ seam, thread }) =>

@@ -2,7 +2,7 @@ import type { Fault } from '../margin/check';
 import type { Penetration } from '../stitch/stitch';
 import type { Judged } from './expected';
 import type { Field } from './flatten';
-import type { FoundSeam } from './find-seam';
+import type { FoundSeam, Way } from './find-seam';
 import { atMostOneWrong, faultOf, sureOf } from './how-sure';
 import {
   likeliestSight,
@@ -76,7 +76,7 @@ export function measureThread(
   { judged, ...sought }: ExpectedThread,
   pictures: Pictures,
   seams: readonly FoundSeam[],
-  findAlong: (angle: number) => readonly FoundSeam[],
+  findAlong: (angle: number, only?: readonly Way[]) => readonly FoundSeam[],
   fitted: (sight: LikeliestSight) => LikeliestSight,
 ): MeasuredScrap {
   const { tones, standing } = pictures;

@@ -89,7 +89,7 @@ function measureFine(
     { ...expected, seen, beside: others.map((needle) => ofNeedle(expected.seen, needle)) },
     { tones: toned(window), standing },
     seams,
-    (along) => find({ along }) ?? [],
+    (along, only) => find({ along, only }) ?? [],
     (sight) => fittedSight(even, seen, sight),
   );
   return onShare(1) ? measured : null;

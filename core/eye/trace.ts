@@ -243,7 +243,7 @@ export function following(field: Field, seen: Seen, seam: FoundSeam): Following 
   );
   const atHole = atHoleOf(seen);
   let contrast = contrastOf(look, lines, spread, atHole);
-  const round = (reach: Reach, meanAcross: number) => {
+  const settleAll = (reach: Reach, meanAcross: number) => {
     for (const line of moving) {
       // At last each by where the others lay before: the same whichever way the scrap lies.
       const others = reach.isLast ? line.map((one) => ({ ...one })) : line;
@@ -264,11 +264,11 @@ export function following(field: Field, seen: Seen, seam: FoundSeam): Following 
       atHole,
     );
   };
-  round(afar, 0);
+  settleAll(afar, 0);
   const closely = () => {
     for (const reach of closer) {
       const offs = moving.flat().map(({ across, placed: { acrossMm } }) => across - acrossMm);
-      round(reach, middleOf(offs));
+      settleAll(reach, middleOf(offs));
     }
     return moving.flatMap((line) =>
       line.map(({ placed: one, along, across, logOdds, spread: own }, i) => {

@@ -23,8 +23,7 @@ let waiting: EyeThread | null = null;
 let holders = 0;
 
 /**
- * Has a thread ready before it is asked, and keeps it from one photo to the next: to begin one takes a fifth of a second, and
- * one that has measured is quicker.
+ * Has a thread ready before it is asked, and keeps it from one photo to the next: its script is there when the photo is.
  *
  * @returns lets it go
  */
