@@ -1,5 +1,5 @@
 import { edgeShapes } from './edge-shapes';
-import { fittedEdge, type EdgeGuess, type EdgeProfile } from './fitted-edge';
+import { fittedEdge, type EdgeGuess, type EdgeProfile, type FittedEdge } from './fitted-edge';
 import type { Field } from './flatten';
 import type { FoundSeam } from './find-seam';
 import { leastOf } from './least';
@@ -10,7 +10,7 @@ import type { ReferenceLine } from './reference-line';
 import { isWithin, threadAcross, type ThreadAt } from './thread-across';
 import type { TracedHole } from './trace';
 
-const { abs, hypot, max, round, sqrt } = Math;
+const { abs, hypot, max, min, round, sqrt } = Math;
 
 /** What is known of a line before it is fitted. */
 export interface KnownLine {
@@ -50,6 +50,8 @@ const unlike = { cloth: 0.04, paper: 0.025 } as const;
 const asKnown = 0.9;
 /** A line may turn by so much between its halves, steps. */
 const mostShifted = 4;
+/** A raw edge is looked for once more, so often, by the cloth beside where it was found: its shadow may have been. */
+const timesNearer = 2;
 /** What rectifying and a line that is not quite straight leave open, mm. */
 const leftOpenMm = 0.012;
 
@@ -184,32 +186,43 @@ export function fittedLine(
       alongs.filter((_, i) => i % 2 === k),
     ),
   ) as [Float64Array, Float64Array];
-  const inside = round(sideMm.cloth / acrossStepMm);
-  const [from, to] = around([evens, odds], known.beyond === 1 ? [inside, reach] : [reach, inside]);
-  if (to - from < leastPlaces) return line;
-  const seen = evens.slice(from, to + 1).map((value, i) => (value + odds[from + i]!) / 2);
-  const apart = evens.slice(from, to + 1).map((value, i) => value - odds[from + i]!);
-  const strays = sqrt(apart.reduce((sum, value) => sum + value * value, 0) / apart.length) / 2;
-  const noise = hypot(strays, unlike[kind] * meanAndSpread([...seen]).sd);
-  const start = known.isFold ? darkFrom(seen, reach - from, known.beyond, strays) : 0;
-  const profile: EdgeProfile = {
-    ...{ fromMm: (from - reach - start) * acrossStepMm, stepMm: acrossStepMm, seen, noise },
-    black: known.black,
-    told: ((to - from) * acrossStepMm) / (toldEvery[kind] * blurMm),
-    toldOfKind: ((to - from) * acrossStepMm) / (kindToldEvery * blurMm),
+  /** Where it lies by so much of the upper cloth, and of what is beyond all there is; null where that is too little. */
+  const fittedBy = (upperMm: number): FittedEdge | null => {
+    const inside = round(upperMm / acrossStepMm);
+    const both = known.beyond === 1 ? ([inside, reach] as const) : ([reach, inside] as const);
+    const [from, to] = around([evens, odds], both);
+    if (to - from < leastPlaces) return null;
+    const seen = evens.slice(from, to + 1).map((value, i) => (value + odds[from + i]!) / 2);
+    const apart = evens.slice(from, to + 1).map((value, i) => value - odds[from + i]!);
+    const strays = sqrt(apart.reduce((sum, value) => sum + value * value, 0) / apart.length) / 2;
+    const noise = hypot(strays, unlike[kind] * meanAndSpread([...seen]).sd);
+    const start = known.isFold ? darkFrom(seen, reach - from, known.beyond, strays) : 0;
+    const profile: EdgeProfile = {
+      ...{ fromMm: (from - reach - start) * acrossStepMm, stepMm: acrossStepMm, seen, noise },
+      black: known.black,
+      told: ((to - from) * acrossStepMm) / (toldEvery[kind] * blurMm),
+      toldOfKind: ((to - from) * acrossStepMm) / (kindToldEvery * blurMm),
+    };
+    const endsMm = sideMm[kind] + reachMm[kind] + abs(start) * acrossStepMm;
+    const guesses = known.blursMm.flatMap((blur): EdgeGuess[] => {
+      const shapes = edgeShapes(blur, known.isFold, endsMm);
+      const there = { beyond: known.beyond, share: asKnown, shapes };
+      if (known.endsOnPaper) return [there];
+      return [there, { beyond: -known.beyond as 1 | -1, share: 1 - asKnown, shapes }];
+    });
+    const { atMm, spreadMm } = fittedEdge(profile, guesses, reachMm[kind]);
+    return { atMm: start * acrossStepMm + atMm, spreadMm };
   };
-  const endsMm = sideMm[kind] + reachMm[kind] + abs(start) * acrossStepMm;
-  const guesses = known.blursMm.flatMap((blur): EdgeGuess[] => {
-    const shapes = edgeShapes(blur, known.isFold, endsMm);
-    const there = { beyond: known.beyond, share: asKnown, shapes };
-    if (known.endsOnPaper) return [there];
-    return [there, { beyond: -known.beyond as 1 | -1, share: 1 - asKnown, shapes }];
-  });
-  const { atMm, spreadMm } = fittedEdge(profile, guesses, reachMm[kind]);
+  let edge = fittedBy(sideMm[kind]);
+  // The next stripe of a cloth that ends on paper draws it less each time it is left out farther.
+  for (let i = 0; known.endsOnPaper && edge && i < timesNearer; i++) {
+    edge = fittedBy(min(sideMm.paper, sideMm.cloth - known.beyond * edge.atMm));
+  }
+  if (!edge) return line;
   return {
     ...line,
-    acrossMm: straight.acrossMm + start * acrossStepMm + atMm,
+    acrossMm: straight.acrossMm + edge.atMm,
     slope: straight.slope,
-    spreadMm: hypot(spreadMm, leftOpenMm),
+    spreadMm: hypot(edge.spreadMm, leftOpenMm),
   };
 }
