@@ -69,3 +69,17 @@ test('nothing is looked for beside what is known, and it stops when it is told t
   }
   expect(find({ along: 0, onShare: () => false })).toBeNull();
 });
+
+test('asked for in one way only, it is found as it is among all of them, and no other is', () => {
+  const { field, seen } = sewn({ angle: 0.02, acrossMm: 1, repeatMm: 4 });
+  const find = seamFinder(field, seen);
+  const all = find({ along: 0.02 })!;
+  for (const one of all) {
+    const { turned, lighter } = one;
+    const only = find({ along: 0.02, only: [{ turned: [turned[0], turned[1]], lighter }] })!;
+    expect(only.length).toBeLessThan(all.length);
+    expect(only.every((it) => it.lighter === lighter && it.turned[1] === turned[1])).toBe(true);
+  }
+  const [best] = all;
+  expect(find({ along: 0.02, only: [best!] })![0]).toEqual(best);
+});

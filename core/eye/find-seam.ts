@@ -72,7 +72,8 @@ type Turned = Best & { readonly angle: number };
 /** How a stitch lies, and whether its thread is lighter than the cloth. */
 export type Way = Pick<FoundSeam, 'turned' | 'lighter'>;
 
-const isSameWay = (a: Way, b: Way) => a.turned === b.turned && a.lighter === b.lighter;
+const isSameWay = (a: Way, b: Way) =>
+  a.turned[0] === b.turned[0] && a.turned[1] === b.turned[1] && a.lighter === b.lighter;
 
 const phases = 32;
 /**

@@ -102,7 +102,7 @@ export function measureThread(
   const depths = line && depthsFrom({ seam, thread, line }, judged, open);
   const stitches = thread.map((one, i): MeasuredStitch => {
     const { hole, alongMm, acrossMm } = one;
-    const there = isThere(one);
+    const there = likelyThere(one);
     const common = {
       kind: kindOf(hole.role, straight),
       atMm: inWindow(seam, pxPerMm, [alongMm, acrossMm]),
@@ -139,13 +139,13 @@ export function measureThread(
     edge: null,
     plain: plain / leastPlainness,
     sure: told
-      ? told.sure * atMostOneWrong(thread.filter(({ hole }) => hole.counted).map(isThere))
+      ? told.sure * atMostOneWrong(thread.filter(({ hole }) => hole.counted).map(likelyThere))
       : 0,
   };
 }
 
 /** How likely it is that a hole is one. */
-const isThere = ({ logOdds }: TracedHole): number => 1 / (1 + Math.exp(-logOdds));
+const likelyThere = ({ logOdds }: TracedHole): number => 1 / (1 + Math.exp(-logOdds));
 
 /** The two ends of the line that was measured from, in the window. */
 function referenceEnds(

@@ -27,6 +27,10 @@ const leastOwnMm = 0.015;
 /** Of fewer bites on both faces nothing is told that they have in common. */
 const leastPairs = 4;
 
+/** How far all depths of a photo may be off in common, one spread, mm: no more than the surest of them is. */
+export const commonSpreadMm = (depths: readonly MeasuredDepth[]): number =>
+  min(...depths.map(({ depthSpreadMm }) => depthSpreadMm));
+
 /** How far a depth strays by itself, one spread, mm. @param commonMm how far all of its photo may be off in common */
 export const ownSpreadMm = ({ depthSpreadMm }: MeasuredDepth, commonMm: number): number =>
   sqrt(max(leastOwnMm ** 2, depthSpreadMm ** 2 - commonMm ** 2));
@@ -43,7 +47,7 @@ export function sharedOffs(
 ): SharedOffs {
   if (pairs.length < leastPairs) return noOffs;
   const [wrong, right] = [0, 1].map((side) => {
-    const spreadMm = min(...pairs.map((pair) => pair[side]!.depthSpreadMm));
+    const spreadMm = commonSpreadMm(pairs.map((pair) => pair[side]!));
     return { offMm: 0, spreadMm, leftMm: spreadMm };
   }) as [SharedOff, SharedOff];
   const apartMm = middleOf(pairs.map(([one, other]) => one.depthMm - other.depthMm));

@@ -1,5 +1,6 @@
 import { atMostOneWrong, sureOf as sureAlone } from '../../../core/eye/how-sure';
 import { countChances } from '../../../core/eye/likeliest-counts';
+import { commonSpreadMm } from '../../../core/eye/shared-offs';
 import type { MeasuredScrap } from '../../../core/eye/measured-scrap';
 import { mostMeasured } from '../../../contract/plan';
 import type { Check, Fault } from '../../../core/margin/check';
@@ -99,6 +100,13 @@ export const depthsOf = (finds: readonly Find[]): KeptDepth[] =>
     )
     .slice(0, mostMeasured);
 
+/** How sure it is that a find is one, whatever it is judged to be: what is left without how deep it goes. */
+export const sureItIsThere = (
+  sure: number,
+  { depthMm, depthSpreadMm }: MeasuredDepth,
+  check: Pick<Check, 'loMm' | 'hiMm'>,
+): number => Math.min(1, sure / sureAlone(depthMm, depthSpreadMm, check));
+
 /**
  * The chance that the counts are right to within one, as things stand: what was measured is off in common besides, what the person
  * said is sure.
@@ -115,15 +123,10 @@ export function sureOf(finds: readonly Find[], check: Pick<Check, 'loMm' | 'hiMm
       ? 1
       : countChances(
           depths,
-          Math.min(...depths.map(({ depthSpreadMm }) => depthSpreadMm)),
+          commonSpreadMm(depths),
           check,
-        )({
-          short: of('short'),
-          over: of('over'),
-        });
-  const there = measured.map(({ depth, sure }) =>
-    Math.min(1, sure / sureAlone(depth.depthMm, depth.depthSpreadMm, check)),
-  );
+        )({ short: of('short'), over: of('over') });
+  const there = measured.map(({ depth, sure }) => sureItIsThere(sure, depth, check));
   const others = open.filter(({ depth }) => !depth || depth.depthSpreadMm <= 0);
   return chance * atMostOneWrong([...there, ...others.map(({ sure }) => sure)]);
 }

@@ -8,7 +8,15 @@ import {
 import { faultOf, sureOf } from '../../../core/eye/how-sure';
 import type { Face } from '../../../core/eye/seen-on';
 import type { Check } from '../../../core/margin/check';
-import { countsAs, countsOf, depthsOf, doubtfulBelow, type Find, type KeptDepth } from './finds';
+import {
+  countsAs,
+  countsOf,
+  depthsOf,
+  doubtfulBelow,
+  sureItIsThere,
+  type Find,
+  type KeptDepth,
+} from './finds';
 
 /** What was found on each face of a scrap that was looked at. */
 export type FindsByFace = Readonly<Partial<Record<Face, readonly Find[]>>>;
@@ -58,8 +66,7 @@ export function joinedFinds(
     // Said to be sound outside: it does not show, whatever was measured.
     if (isSaid(other) && find.judged === 'over') return { ...find, ...said('sound') };
     const { agree, ...depth } = depthByBoth(find.depth, places[j]!, hiddenMm, offs);
-    const before = sureOf(find.depth.depthMm, find.depth.depthSpreadMm, check);
-    const there = Math.min(1, find.sure / before);
+    const there = sureItIsThere(find.sure, find.depth, check);
     if (!agree) {
       disagree.wrong.push(find.id);
       disagree.right.push(other.id);
