@@ -98,9 +98,7 @@ test('the network goes: steps and tally stay, over a reload, and are sent once',
   await expect(page.getByText('kept here until the server has it')).toBeVisible();
   await app.start();
   await expect
-    .poll(async () => (await app.api<AttemptRecord[]>('attempts?planId=plan-shirt')).length, {
-      timeout: 20_000,
-    })
+    .poll(async () => (await app.api<AttemptRecord[]>('attempts?planId=plan-shirt')).length)
     .toBe(1);
   await expect.poll(async () => (await ticks(app, 'plan-shirt')).length).toBe(6);
   await page.reload();
@@ -137,11 +135,11 @@ test('a garment at the machine: in its order, from edge to edge', async ({ page,
   // A whole wardrobe is put in order, twice: two seconds each with nothing beside it, ten with two other browsers.
   test.setTimeout(150_000);
   await page.goto(`${app.address}/at/garment/project-lantern-parade`);
-  await expect(page.getByText(/^1 of \d+/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/^1 of \d+/)).toBeVisible();
   await page.keyboard.press('ArrowRight');
   await expect(page.getByText(/^2 of \d+/)).toBeVisible();
   await page.reload();
-  await expect(page.getByText(/^2 of \d+/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/^2 of \d+/)).toBeVisible();
 });
 
 test('a garment is walked from cutting out to the end: all that is done is kept, the laptop follows', async ({

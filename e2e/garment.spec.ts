@@ -24,7 +24,7 @@ test('by mouse: a singlet from its picture to its order, a step put elsewhere, e
   await expect(page.getByText('Begins with 3 edges and 2 seams')).toBeVisible();
   await page.getByLabel('Cloth').selectOption({ label: 'Ponte knit, brick red' });
   await page.getByRole('button', { name: 'Make the project' }).click();
-  await expect(page.getByText(/proved: no order has less/)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText(/proved: no order has less/)).toBeVisible();
   const { id } = (await app.api<ProjectRecord[]>('projects')).at(-1)!;
   const order = await app.api<OrderedWork>(`projects/${id}/order`);
   const status = page.getByRole('status').filter({ hasText: 'of changes' });
@@ -76,7 +76,7 @@ test('by keyboard: this before that, a ring told, and an edge put before its sea
   const id = await begin(app, 'tote');
   await page.goto(`${app.address}/projects/${id}/order`);
   const list = page.getByRole('list', { name: 'Steps in their order' });
-  await expect(list.getByRole('listitem').first()).toBeVisible({ timeout: 20_000 });
+  await expect(list.getByRole('listitem').first()).toBeVisible();
   const first = list.getByRole('listitem').nth(1).getByRole('button', { name: /^2 ·/ });
   await tabTo(page, first);
   // Before what it waits for: that goes round in a ring.

@@ -28,7 +28,7 @@ test('by mouse: a scrap counted from its photo, a find struck out, one added, al
   const { jpeg, bites } = await capeScrapPhoto();
   await input.setInputFiles(file(jpeg));
   const picture = dialog.getByRole('application', { name: /finds/ });
-  await expect(picture).toBeVisible({ timeout: 60_000 });
+  await expect(picture).toBeVisible();
   const found = await picture.locator('[data-find]').count();
   expect(Math.abs(found - bites)).toBeLessThanOrEqual(1);
   expect(await seriousTroubles(page)).toEqual([]);
@@ -66,10 +66,10 @@ test('by mouse: a scrap counted from its photo, a find struck out, one added, al
   await page.goto(`${app.address}/book?scrap=${id}`);
   await page.getByRole('button', { name: 'What was found in it' }).click();
   const again = page.getByRole('application', { name: /finds/ });
-  await expect(again.locator('[data-find]')).toHaveCount(found - 1, { timeout: 60_000 });
+  await expect(again.locator('[data-find]')).toHaveCount(found - 1);
   // Nothing of the page lies over the dialog, not even what stays in sight while it is scrolled.
   const title = page.getByRole('heading', { name: 'Scrap 2, as it was measured' });
-  await title.click({ trial: true, timeout: 5000 });
+  await title.click({ trial: true });
   await again.focus();
   await page.keyboard.press('ArrowRight');
   await expect(page.getByText(`Bite 2 of ${found - 1}`)).toBeVisible();
@@ -85,7 +85,7 @@ test('by keyboard, at 390 px: along the finds, what one is, one more, and Escape
   const { jpeg } = await capeScrapPhoto();
   await dialog.getByLabel('Photo of the scrap on its card').setInputFiles(file(jpeg));
   const picture = dialog.getByRole('application', { name: /finds/ });
-  await expect(picture).toBeVisible({ timeout: 60_000 });
+  await expect(picture).toBeVisible();
   const finds = picture.locator('[data-find]');
   const found = await finds.count();
   await picture.focus();
@@ -117,7 +117,7 @@ test('both faces: the second is matched with the first bite by bite, and both to
   const input = dialog.getByLabel('Photo of the scrap on its card');
   const picture = dialog.getByRole('application', { name: /finds/ });
   await input.setInputFiles(file((await capeScrapPhoto('wrong')).jpeg));
-  await expect(picture).toBeVisible({ timeout: 60_000 });
+  await expect(picture).toBeVisible();
   const found = await picture.locator('[data-find]').count();
   await dialog.getByRole('button', { name: 'Use, then the right side' }).press('Enter');
   await expect(dialog.getByRole('status')).toContainText(
@@ -126,7 +126,7 @@ test('both faces: the second is matched with the first bite by bite, and both to
   await expect(dialog.getByRole('radio', { name: 'Right side, opened out' })).toBeChecked();
 
   await input.setInputFiles(file((await capeScrapPhoto('right')).jpeg));
-  await expect(picture).toBeVisible({ timeout: 60_000 });
+  await expect(picture).toBeVisible();
   await expect(dialog.getByText('Matched with the other side')).toContainText(
     `${found} bites seen`,
   );
@@ -172,9 +172,7 @@ test('an edge of which nothing is counted: its waves and whiskers are seen, and 
   await input.setInputFiles(file(await noCard()));
   await expect(dialog.getByRole('alert')).toContainText('No mark of the scrap card is to be seen');
   await input.setInputFiles(file(await wavyEdgePhoto()));
-  await expect(dialog.getByRole('img', { name: 'The edge, with 2 threads' })).toBeVisible({
-    timeout: 60_000,
-  });
+  await expect(dialog.getByRole('img', { name: 'The edge, with 2 threads' })).toBeVisible();
   const waves = dialog.getByRole('checkbox', { name: /waves: 1\.\d % longer than straight/ });
   await expect(waves).toBeChecked();
   expect(await seriousTroubles(page)).toEqual([]);

@@ -3,8 +3,6 @@ import * as z from 'zod';
 import { resources } from './store/resources';
 import { startServer, type RunningServer } from './testing.fixture';
 
-jest.setTimeout(120_000);
-
 type Json = Record<string, unknown>;
 type Schema = Json & {
   readonly anyOf?: readonly Schema[];

@@ -5,9 +5,6 @@ import { drawnPhoto } from '../core/study/eye-study';
 import { evenDraws } from '../core/swatch/draw';
 import { startServer, type RunningServer } from './testing.fixture';
 
-// Drawing a photo takes longer than measuring it.
-jest.setTimeout(60_000);
-
 let server: RunningServer;
 beforeAll(async () => {
   server = await startServer();

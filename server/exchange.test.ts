@@ -5,7 +5,6 @@ import type { ImportPreview } from '../contract/exchange';
 import { guarded, unguarded } from './exchange/cell';
 import { startServer, type RunningServer } from './testing.fixture';
 
-jest.setTimeout(60_000);
 let server: RunningServer;
 beforeEach(async () => {
   server = await startServer();

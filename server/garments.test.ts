@@ -5,9 +5,6 @@ import type { EdgeRecord, PlanRecord, ProjectRecord } from '../contract/records'
 import { beginsAt } from './print/evenings-calendar';
 import { startServer, type RunningServer } from './testing.fixture';
 
-// An edge without a finish is put in order as the first of its list, for which all are considered.
-jest.setTimeout(60_000);
-
 let server: RunningServer;
 beforeEach(async () => {
   server = await startServer();

@@ -35,7 +35,6 @@ interface Told {
 
 const photos = JSON.parse(readFileSync(path.join(folder, 'truth.json'), 'utf8')) as OtherPhoto[];
 
-jest.setTimeout(60_000);
 let server: RunningServer;
 beforeAll(async () => {
   server = await startServer();

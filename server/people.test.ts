@@ -65,7 +65,7 @@ function listening(since?: string) {
   const events = () =>
     [...text.matchAll(/^data: (.*)$/gm)].map(([, data]) => JSON.parse(data!) as ChangedEvent);
   const until = async (holds: () => boolean) => {
-    for (let i = 0; i < 100 && !holds(); i++) await new Promise((next) => setTimeout(next, 20));
+    for (let i = 0; i < 3000 && !holds(); i++) await new Promise((next) => setTimeout(next, 20));
     expect(holds()).toBe(true);
   };
   return {

@@ -4,9 +4,6 @@ import { usualEdge } from '../core/edge/things';
 import type { TableSet } from '../contract/set-table';
 import { startServer, type RunningServer } from './testing.fixture';
 
-// The demo is made by solving its settings, which takes a while beside other tests.
-jest.setTimeout(60_000);
-
 let server: RunningServer;
 beforeEach(async () => {
   server = await startServer();

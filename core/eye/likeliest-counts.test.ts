@@ -40,7 +40,7 @@ test('the chance that counts are right to within one: as all cases summed up say
     }),
     { numRuns: 12 },
   );
-}, 60_000);
+});
 
 test('it is moved by half of how far it may be off at the most, and the counts become no less likely', () => {
   fc.assert(

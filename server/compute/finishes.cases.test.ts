@@ -112,7 +112,7 @@ describe('finishes over HTTP', () => {
       }),
       { numRuns: 40 },
     );
-  }, 60_000);
+  });
 
   test('an edge that was measured is ranked by what follows from that', async () => {
     const flare = { kind: 'flare', by: 'fraction', fraction: 1 };

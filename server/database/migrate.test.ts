@@ -10,7 +10,6 @@ import {
   quickConnection,
 } from './versions.fixture';
 
-jest.setTimeout(60_000);
 const folder = emptyFolder();
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 

@@ -1,7 +1,6 @@
 import { Session } from 'node:inspector/promises';
 import { startServer, type RunningServer } from '../testing.fixture';
 
-jest.setTimeout(120_000);
 let server: RunningServer;
 const session = new Session();
 beforeAll(async () => {

@@ -217,4 +217,4 @@ test('what an earlier page left stays under what this page made of it, and none 
   await writer.settled();
   expect([...stored.ticks].sort()).toEqual(['cut', 'fold', 'press']);
   expect(events.disputed).not.toHaveBeenCalled();
-}, 15_000);
+});

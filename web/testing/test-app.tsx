@@ -6,9 +6,6 @@ import { writer } from '../ground/records';
 import { router } from '../frame/router';
 import { fillIn } from './fill-in';
 
-// A machine that is busy with something else takes its time; a test that is well never waits so long.
-jest.setTimeout(120_000);
-
 /** A server that runs already, and the snapshot of it as the demo was filled in. */
 interface Ready {
   readonly address: string;
@@ -34,7 +31,7 @@ export class TestApp {
     // A page of this size, printed for each thing that is not there yet, costs seconds.
     configure({
       defaultHidden: true,
-      asyncUtilTimeout: 40_000,
+      asyncUtilTimeout: 160_000,
       getElementError: (message) => new Error(message?.split('\n')[0] ?? 'not there'),
     });
     // The page's addresses have no host; a browser takes the page's own.
