@@ -18,6 +18,12 @@ import { Store } from './store/store';
 import { computeOnThreads } from './work/compute';
 import { importOnThread } from './work/importer';
 
+/**
+ * A connection is left open so long after its last answer. After the five seconds that are usual, one is often closed just as
+ * a client that was busy takes it for its next request, which then fails.
+ */
+const idleMs = 65_000;
+
 /** Starts the server, prints its address, and stops it gracefully when asked to. */
 async function main(): Promise<void> {
   const settings = settingsFrom(process.env, process.argv.slice(2));
@@ -55,6 +61,7 @@ async function main(): Promise<void> {
   const servers: Server[] = [];
   const listen = (server: Server, host: string, port: number, onPort: (port: number) => void) => {
     servers.push(server);
+    server.keepAliveTimeout = idleMs;
     server.on('error', (error: NodeJS.ErrnoException) => {
       const hint = error.code === 'EADDRINUSE' ? ' Something else listens there; set PORT.' : '';
       console.error(`Pin Margin cannot listen on ${host}:${port}.${hint}`);
