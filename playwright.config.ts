@@ -13,6 +13,9 @@ export default defineConfig({
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   outputDir: 'test-results/browser',
   use: {
+    // What can't be pressed by then never can.
+    actionTimeout: 80_000,
+    navigationTimeout: 80_000,
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',

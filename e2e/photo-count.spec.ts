@@ -185,3 +185,53 @@ test('an edge of which nothing is counted: its waves and whiskers are seen, and 
     .locator('[aria-pressed=true]');
   await expect(picked).toHaveText(/waves/);
 });
+
+test('a fold that one light leaves open is photographed once more, lit from the other side', async ({
+  page,
+  app,
+}) => {
+  const dialog = await counting(page, app);
+  const input = dialog.getByLabel('Photo of the scrap on its card');
+  const picture = dialog.getByRole('application', { name: /finds/ });
+  // Bites near to what is too short: where the fold lies decides what they are.
+  const shallow = { deeperMm: -0.4 } as const;
+  const { jpeg, bites } = await capeScrapPhoto('wrong', { ...shallow, lit: 'cloth' });
+  await input.setInputFiles(file(jpeg));
+  const again = dialog.getByRole('button', { name: 'Once more, lit from the other side' });
+  await expect(again).toBeVisible();
+  // What is said of a find before the second photo stands after it; the doubtful one is left open.
+  await picture.focus();
+  await page.keyboard.press('ArrowRight');
+  await dialog.getByRole('radio', { name: 'No bite' }).click();
+  const numbers = dialog.locator('b.big-number');
+  await expect(numbers.first()).toHaveText(String(bites - 1));
+
+  // Nothing is lost by going back, by a scrap that was moved, nor by a picture of something else.
+  await again.focus();
+  await page.keyboard.press('Enter');
+  await expect(dialog).toContainText('turn its card half round under the lamp');
+  await input.setInputFiles(file(await noCard()));
+  await expect(dialog.getByRole('alert')).toContainText('No mark of the scrap card is to be seen');
+  expect(await seriousTroubles(page)).toEqual([]);
+  const moved = await capeScrapPhoto('wrong', { ...shallow, lit: 'beyond', lowerMm: 8 });
+  await input.setInputFiles(file(moved.jpeg));
+  await expect(dialog.getByRole('alert')).toContainText('does not lie in the window as it lay');
+  await dialog.getByRole('button', { name: 'Back to the first photo' }).click();
+  await expect(numbers.first()).toHaveText(String(bites - 1));
+
+  await again.click();
+  const other = await capeScrapPhoto('wrong', { ...shallow, lit: 'beyond' });
+  await input.setInputFiles(file(other.jpeg));
+  await expect(dialog.getByText('seen under both lights')).toBeVisible();
+  await expect(dialog.getByText(new RegExp(`^${bites} bites seen`))).toBeVisible();
+  await expect(numbers.first()).toHaveText(String(bites - 1));
+  await expect(picture.locator('[data-find]')).toHaveCount(bites);
+  // A third photo from one of these sides would tell nothing new.
+  await expect(again).toBeHidden();
+  expect(await seriousTroubles(page)).toEqual([]);
+  await dialog.getByRole('button', { name: 'Use these counts' }).click();
+  await expect(dialog).toBeHidden();
+  await expect(page.getByRole('spinbutton', { name: /^Bites sewn/ })).toHaveValue(
+    String(bites - 1),
+  );
+});

@@ -9,6 +9,7 @@ import { shownThreadMm } from '../core/plan/shown-thread';
 import { eyeCases } from '../core/study/eye-cases';
 import { drawnPhoto } from '../core/study/eye-study';
 import { evenDraws } from '../core/swatch/draw';
+import type { RoundFold } from '../core/study/round-fold';
 import { drawnScrap, photographed } from '../core/study/scrap-photo';
 import { sewSwatch } from '../core/swatch/swatch';
 
@@ -17,24 +18,46 @@ const dials = { widthMm: 2.2, needlePositionMm: 0.4, guideMm: -0.7, lengthMm: 2.
 /** The cape's flannel, mm. */
 const thicknessMm = 1;
 
-/** A photo of a face of a scrap of the cape's blind hem on its card, as a JPEG, and how many bites it has. */
+/** A fold as round as the cape’s flannel makes it, under a lamp that stands over the cloth or beyond its fold. */
+const litFrom = (side: 'cloth' | 'beyond'): RoundFold => ({
+  ...{ roundMm: 0.3, ambient: 0.5 },
+  lamp: { height: 0.8, fromBeyond: side === 'beyond' ? 0.8 : -0.8 },
+});
+
+/**
+ * A photo of a face of a scrap of the cape’s blind hem on its card, as a JPEG, and how many bites it has.
+ *
+ * @param lit where the lamp stood, if its fold is to be seen round
+ * @param deeperMm the hand bit so much deeper
+ * @param lowerMm it lies so much farther down in the window
+ */
 export async function capeScrapPhoto(
   face: Face = 'wrong',
+  {
+    lit,
+    deeperMm = 0,
+    lowerMm = 0,
+  }: {
+    readonly lit?: 'cloth' | 'beyond';
+    readonly deeperMm?: number;
+    readonly lowerMm?: number;
+  } = {},
 ): Promise<{ readonly jpeg: Buffer; readonly bites: number }> {
   const finish = finishById('blind-hem')!;
   const plan = plainPlan(finish, 'flat', { thicknessMm });
   const margin = marginOfPlan(finish, 'flat');
   const set = setUpOf(finish, plan);
   const [fold] = margin.references(plan, dials);
-  const swatch = sewSwatch(set, dials, fold, 95, 13);
+  const bitten = { ...dials, widthMm: dials.widthMm + deeperMm };
+  const swatch = sewSwatch(set, bitten, fold, 95, 13);
   const flat = drawnScrap(
     swatch,
     face === 'right' ? shownThreadMm(margin, set, plan, dials, swatch) : null,
     {
       ...{ cloth: 0.32, thread: 0.62, weave: 0.12, print: 'checked', shadow: 0.35 },
-      ...{ beyond: 'under', beyondSide: 1, seed: 'w' },
+      ...{ beyond: 'under', beyondSide: 1, seed: 'w', fold: lit ? litFrom(lit) : null },
     },
-    { middleMm: [50, 32], angle: 0.03, turned: face === 'right' ? [-1, -1] : [1, 1] },
+    { middleMm: [50, 32 + lowerMm], angle: 0.03, turned: face === 'right' ? [-1, -1] : [1, 1] },
     [100, 60],
     11,
   );

@@ -36,6 +36,7 @@ const photos = Math.max(2, Math.ceil(walked / 25));
 const told = (name) => console.error(`… ${name}`);
 const eyed = eye.runEyeStudy(photos, told);
 const faces = eye.runFacesStudy(photos, told);
+const lights = eye.runLightsStudy(photos, told);
 rmSync(folder, { recursive: true, force: true });
 
 const percent = (share) => (Number.isFinite(share) ? `${(100 * share).toFixed(1)} %` : '–');
@@ -114,5 +115,17 @@ for (const { name, seen: it } of faces) {
   const { alone, both } = it.depthErrorMm;
   console.log(
     `| ${name} | ${it.refused} of ${it.scraps} | ${it.unsure} | ${percent(it.rightlyShare)} | ${alone.toFixed(3)} mm | ${both.toFixed(3)} mm |`,
+  );
+}
+
+console.log(
+  '\n| lamp on one side, then on the other | not looked at | told within one by the first photo | by both | depth off by the first photo | by both | depth within its own 90 % |',
+);
+console.log('| --- | --- | --- | --- | --- | --- | --- |');
+for (const { name, seen: it } of lights) {
+  const { alone, both } = it.depthErrorMm;
+  const { withinOne } = it;
+  console.log(
+    `| ${name} | ${it.refused} of ${it.scraps} | ${withinOne.alone} | ${withinOne.both} | ${alone.toFixed(3)} mm | ${both.toFixed(3)} mm | ${percent(it.coverage)} |`,
   );
 }

@@ -143,8 +143,8 @@ test('what all bites of a face are off by is taken away, and what is left of it 
   }));
   const offs = offsOf(wrong, right, { onRight: [0, 1, 2, 3, 4, 5] });
   // 0.08 mm apart, half of which is each face’s; nothing was strayed by any bite.
-  expect(offs.wrong.offMm).toBeCloseTo(-0.04, 2);
-  expect(offs.right.offMm).toBeCloseTo(0.04, 2);
+  expect(offs[0].offMm).toBeCloseTo(-0.04, 2);
+  expect(offs[1].offMm).toBeCloseTo(0.04, 2);
   const both = depthByBoth(depth(0.74), right[1]!, hiddenMm, offs);
   expect(both.depthMm).toBeCloseTo(0.78, 2);
   // Of two spreads of 0.05 mm in common the mean’s is left, and no number of bites makes it less.

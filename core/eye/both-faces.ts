@@ -3,7 +3,14 @@ import { normalDrift } from '../margin/normal';
 import { windowWidthMm } from './card';
 import { meanAndSpread } from './mean-and-spread';
 import { middleOf } from './middle';
-import { noOffs, ownSpreadMm, sharedOffs, type SharedOffs } from './shared-offs';
+import {
+  depthOfTwo,
+  disagreeAt,
+  noOffs,
+  ownSpreadMm,
+  sharedOffs,
+  type SharedOffs,
+} from './shared-offs';
 
 /** A bite where it lies in the picture of one face. */
 export interface FaceBite {
@@ -44,8 +51,6 @@ const depthRangeMm = 1.5;
 const endForEndShare = 0.85;
 /** So often a bite of a scrap that was laid into the window lies beyond its ends. */
 const beyondShare = 0.02;
-/** Two depths of one bite that lie farther apart than so many spreads are not both right. */
-const disagreeAt = 3;
 /** Bites that a person added may lie on each other; none are sewn nearer than this, mm. */
 const leastSpacingMm = 1;
 /** Fewer tell nothing. */
@@ -187,22 +192,14 @@ export function depthByBoth(
   hiddenMm: number,
   offs: SharedOffs = noOffs,
 ): MeasuredDepth & { readonly agree: boolean } {
-  const own = ownSpreadMm(depth, offs.wrong.spreadMm);
-  const depthMm = depth.depthMm - offs.wrong.offMm;
-  const alone = { depthMm, depthSpreadMm: Math.hypot(own, offs.wrong.leftMm) };
+  const [off] = offs;
+  const depthMm = depth.depthMm - off.offMm;
+  const own = ownSpreadMm(depth, off.spreadMm);
+  const alone = { depthMm, depthSpreadMm: Math.hypot(own, off.leftMm) };
   if (outside.depth) {
-    const other = outside.depth.depthMm - offs.right.offMm;
-    const apart = Math.hypot(depth.depthSpreadMm, outside.depth.depthSpreadMm);
+    const both = depthOfTwo([depth, outside.depth], offs);
     // A print may look like thread that shows; the bite itself is seen whole on the wrong side.
-    if (Math.abs(depthMm - other) > disagreeAt * apart) return { ...alone, agree: false };
-    const [a, b] = [own ** -2, ownSpreadMm(outside.depth, offs.right.spreadMm) ** -2];
-    // What is left open in common is nearly the same of both: they differ by what was seen.
-    const left = (a * offs.wrong.leftMm + b * offs.right.leftMm) / (a + b);
-    return {
-      depthMm: (a * depthMm + b * other) / (a + b),
-      depthSpreadMm: Math.hypot(1 / Math.sqrt(a + b), left),
-      agree: true,
-    };
+    return both ? { ...both, agree: true } : { ...alone, agree: false };
   }
   // A normal cut off at what would be seen: its mean and its spread.
   const { depthSpreadMm } = alone;

@@ -18,7 +18,7 @@ import { setUpOf } from '../plan/set-up-of';
 import { startingSetting } from '../plan/starting-setting';
 import { shownThreadMm } from '../plan/shown-thread';
 import { sewSwatch } from '../swatch/swatch';
-import { drawnFold } from './round-fold';
+import { drawnFold, type RoundFold } from './round-fold';
 import { drawnScrap, photographed, type Lying, type ScrapLook } from './scrap-photo';
 
 /** A kind of photo that is drawn many times. */
@@ -95,32 +95,53 @@ function sewnScrap({ finish, plan, lengthMm }: EyeCase, random: () => number) {
   return { set, margin, dials, swatch };
 }
 
-/** Lays a face of a scrap into the window somehow and takes its photo. */
-function photoOf(
-  it: EyeCase,
-  face: Face,
-  { set, margin, dials, swatch }: ReturnType<typeof sewnScrap>,
-  random: () => number,
-): DrawnPhoto {
-  const { finish, plan } = it;
-  const shown = face === 'right' ? shownThreadMm(margin, set, plan, dials, swatch) : null;
+/** How a scrap was laid into the window, on what cloth, and under which lamp. */
+interface Laid {
+  readonly lying: Lying;
+  readonly fold: RoundFold | null;
+  /** What is drawn at random is the same for the same one: of the cloth, and of what the sensor adds. */
+  readonly seeds: { readonly cloth: string; readonly shot: string };
+}
+
+/** Lays a scrap into the window somehow. */
+function laidSomehow({ isRound }: EyeCase, random: () => number): Laid {
   const lying: Lying = {
     middleMm: [50 + random() * 4 - 2, 30 + random() * 20 - 10],
     angle: (random() - 0.5) * 0.2,
     turned: random() < 0.5 ? [1, 1] : [-1, -1],
   };
+  const seed = String(random());
+  const fold = isRound ? drawnFold(seedrandom(`${seed} fold`)) : null;
+  return { lying, fold, seeds: { cloth: seed, shot: seed } };
+}
+
+/** The same scrap as it lies, its card turned half round under the lamp. */
+const lampAcross = ({ lying, fold, seeds }: Laid): Laid => ({
+  lying,
+  fold: fold && { ...fold, lamp: { ...fold.lamp, fromBeyond: -fold.lamp.fromBeyond } },
+  seeds: { ...seeds, shot: `${seeds.shot} again` },
+});
+
+/** Takes the photo of a face of a scrap that was laid into the window. */
+function photoOf(
+  it: EyeCase,
+  face: Face,
+  { set, margin, dials, swatch }: ReturnType<typeof sewnScrap>,
+  { lying, fold, seeds }: Laid,
+  random: () => number,
+): DrawnPhoto {
+  const { finish, plan } = it;
+  const shown = face === 'right' ? shownThreadMm(margin, set, plan, dials, swatch) : null;
   const expected = expectedOn('wrong', finish, plan, set, dials);
   const beyond = expected.seen.endsThere ? 'paper' : 'under';
   const beyondSide = -upperSideOf(expected.seen) as 1 | -1;
-  const seed = String(random());
-  const fold = it.isRound ? drawnFold(seedrandom(`${seed} fold`)) : null;
-  const look: ScrapLook = { ...it.look, beyond, beyondSide, fold, seed };
+  const look: ScrapLook = { ...it.look, beyond, beyondSide, fold, seed: seeds.cloth };
   const flat = drawnScrap(swatch, shown, look, lying, windowMm, it.pxPerMm);
   const shot = { blurMm: it.blurMm, noise: it.noise, falloff: random() * 0.4 };
   const check = set.checks.find(({ name }) => name === margin.countedCheck)!;
   const [c, s] = [Math.cos(lying.angle), Math.sin(lying.angle)];
   const counted = swatch.holes.filter(({ stitch }) => stitch !== null);
-  const window = photographed(flat, { ...shot, seed: look.seed });
+  const window = photographed(flat, { ...shot, seed: seeds.shot });
   return {
     window: it.onCard ? heldOverCard(window, random) : window,
     expected: face === 'wrong' ? expected : expectedOn(face, finish, plan, set, dials),
@@ -143,12 +164,21 @@ function photoOf(
 
 /** Sews a scrap, lays it into the window somehow and takes its photo. @param random 0 … 1 */
 export const drawnPhoto = (it: EyeCase, random: () => number): DrawnPhoto =>
-  photoOf(it, it.face, sewnScrap(it, random), random);
+  photoOf(it, it.face, sewnScrap(it, random), laidSomehow(it, random), random);
 
 /** Both faces of one scrap, each laid into the window by itself; what is true of them in one order. */
 export function drawnFaces(it: EyeCase, random: () => number): Record<Face, DrawnPhoto> {
   const sewn = sewnScrap(it, random);
-  return { wrong: photoOf(it, 'wrong', sewn, random), right: photoOf(it, 'right', sewn, random) };
+  const taken = (face: Face) => photoOf(it, face, sewn, laidSomehow(it, random), random);
+  return { wrong: taken('wrong'), right: taken('right') };
+}
+
+/** One face of a scrap under a lamp, and once more with the lamp on its other side. */
+export function drawnLights(it: EyeCase, random: () => number): readonly [DrawnPhoto, DrawnPhoto] {
+  const sewn = sewnScrap(it, random);
+  const laid = laidSomehow(it, random);
+  const one = photoOf(it, it.face, sewn, laid, random);
+  return [one, photoOf(it, it.face, sewn, lampAcross(laid), random)];
 }
 
 /** A find is a true stitch’s own if it lies so near, mm. */

@@ -9,7 +9,8 @@ import { measureScrap } from '../eye/measure';
 import type { MeasuredStitch } from '../eye/measured-scrap';
 import { Impossible } from '../impossible';
 import { marginOfPlan } from '../plan/margin-of-plan';
-import { drawnFaces, type DrawnPhoto, type EyeCase } from './eye-study';
+import { drawnFaces, type EyeCase } from './eye-study';
+import { depthOf, holds, rootMeanSquare, trueOf } from './true-stitch';
 
 /** How well bites of both faces are told to be the same. */
 export interface FacesSeen {
@@ -26,27 +27,11 @@ export interface FacesSeen {
   readonly coverage: number;
 }
 
-const nearMm = 1.2;
-const nineTenths = 1.645;
-
 const hiddenOf = ({ finish, plan }: EyeCase) => {
   const hidden = marginOfPlan(finish, plan.fold.variant).hiddenOnRight?.(plan);
   if (!hidden) throw new RangeError(`No stitch of ${finish.id} is hidden.`);
   return hidden;
 };
-
-/** Which true stitch a find is; −1 for none. */
-function trueOf({ truth }: DrawnPhoto, { atMm }: MeasuredStitch): number {
-  const away = truth.map((one) => Math.hypot(one.atMm[0] - atMm[0], one.atMm[1] - atMm[1]));
-  const nearest = away.indexOf(Math.min(...away));
-  return away[nearest]! <= nearMm ? nearest : -1;
-}
-
-const depthOf = ({ depthMm, depthSpreadMm }: MeasuredStitch) =>
-  depthMm === null ? null : { depthMm, depthSpreadMm: depthSpreadMm ?? 0 };
-
-const rootMeanSquare = (values: readonly number[]) =>
-  Math.sqrt(values.reduce((sum, value) => sum + value * value, 0) / values.length);
 
 /** Draws both faces of so many scraps and sees whether their bites are matched. @param random 0 … 1 */
 export function facesStudy(it: EyeCase, scraps: number, random: () => number): FacesSeen {
@@ -88,7 +73,7 @@ export function facesStudy(it: EyeCase, scraps: number, random: () => number): F
       errors.alone.push(depth.depthMm - depthMm);
       const both = depthByBoth(depth, outside[j]!, hiddenMm, offs);
       errors.both.push(both.depthMm - depthMm);
-      if (Math.abs(both.depthMm - depthMm) <= nineTenths * both.depthSpreadMm) inInterval++;
+      if (holds(both, depthMm)) inInterval++;
     });
   }
   return {

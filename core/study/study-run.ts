@@ -12,6 +12,7 @@ import {
 import { eyeCases } from './eye-cases';
 import { eyeStudy, type EyeSeen } from './eye-study';
 import { facesStudy, type FacesSeen } from './faces-study';
+import { lightsStudy, type LightsSeen } from './lights-study';
 import { measuredStudy, type MeasuredStudy } from './measured-study';
 import { placingReached } from './placing-study';
 import { coverage, reached, type Coverage, type Reached, type StudySetting } from './study';
@@ -179,4 +180,17 @@ export const runFacesStudy = (
       const name = it.name.replace(', wrong side', ', both faces');
       told(name);
       return { name, seen: facesStudy(it, scraps, evenDraws(700 + i)) };
+    });
+
+/** What a second photo with the lamp on the other side tells: on every kind of photo over a round fold. */
+export const runLightsStudy = (
+  scraps: number,
+  told: (name: string) => void,
+): { readonly name: string; readonly seen: LightsSeen }[] =>
+  eyeCases()
+    .filter(({ isRound, onCard }) => isRound && !onCard)
+    .map((it, i) => {
+      const name = it.name.replace(', wrong side', ', light from both sides');
+      told(name);
+      return { name, seen: lightsStudy(it, scraps, evenDraws(900 + i)) };
     });

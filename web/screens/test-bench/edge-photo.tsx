@@ -1,35 +1,31 @@
 import { Camera } from 'lucide-react';
-import { startTransition, useEffect, useRef, useState } from 'react';
-import type { Photo } from '../../../contract/photo';
+import { useState } from 'react';
 import type { SymptomId } from '../../../core/diagnose/symptom';
-import type { Issue } from '../../../core/impossible';
 import { Button } from '../../controls/button';
 import { FormDialog } from '../../controls/form-dialog';
-import { ApiError, sendFile } from '../../ground/api';
 import { useLengths } from '../../ground/lengths-context';
 import { ScrapPicture } from '../../pictures/scrap-picture';
 import { percent } from '../../words/number';
-import { edgeOnPhoto, eyeReady } from '../../workers/eye';
+import { edgeOnPhoto } from '../../workers/eye';
 import type { ShownEdge } from '../../workers/eye-tasks';
 import { ChoosePhoto } from './choose-photo';
 import { edgeTroubles, withTroubles } from './edge-seen';
 import { EdgeTicks } from './edge-ticks';
+import { LookingAt } from './looking-at';
 import type { ScrapDraft } from './scrap-draft';
+import { useKeptPhoto, useLooking } from './use-looking';
 
 interface EdgePhotoProps {
   readonly draft: Pick<ScrapDraft, 'symptoms'>;
   set(patch: Partial<ScrapDraft>): void;
 }
 
-type Stage =
-  | { readonly is: 'asking'; readonly issues: readonly Issue[] }
-  | { readonly is: 'looking' }
-  | {
-      readonly is: 'found';
-      readonly file: File;
-      readonly seen: ShownEdge;
-      readonly ticked: readonly SymptomId[];
-    };
+/** An edge that was looked at in a photo. */
+interface EdgeFound {
+  readonly file: File;
+  readonly seen: ShownEdge;
+  readonly ticked: readonly SymptomId[];
+}
 
 /** Looks at an edge whose stitches are not counted: whether it waves, and what sticks out of it. */
 export function EdgePhoto(props: EdgePhotoProps) {
@@ -54,70 +50,33 @@ export function EdgePhoto(props: EdgePhotoProps) {
 
 function Looking({ draft, set, onDone }: EdgePhotoProps & { onDone(): void }) {
   const lengths = useLengths();
-  const [stage, setStage] = useState<Stage>({ is: 'asking', issues: [] });
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const [keeping, setKeeping] = useState(false);
-  const running = useRef<AbortController | null>(null);
-  useEffect(() => () => running.current?.abort(), []);
-  useEffect(eyeReady, []);
-  const ask = (issues: readonly Issue[] = []) => setStage({ is: 'asking', issues });
-
-  const look = async (file: File) => {
-    running.current?.abort();
-    const run = new AbortController();
-    running.current = run;
-    setStage({ is: 'looking' });
-    try {
-      const seen = await edgeOnPhoto(file, run.signal);
-      if (run.signal.aborted) return;
-      if (!seen.ok) return ask(seen.issues);
-      const ticked = edgeTroubles(seen.photo.edge, lengths).map(({ id }) => id);
-      startTransition(() => setStage({ is: 'found', file, seen: seen.photo, ticked }));
-    } catch (error) {
-      if (run.signal.aborted) return;
-      const message = error instanceof Error ? error.message : 'It could not be measured.';
-      ask([{ path: 'picture', message }]);
-    }
-  };
+  const { stage, look, show, ask } = useLooking<EdgeFound>(async (file, _told, signal) => {
+    const seen = await edgeOnPhoto(file, signal);
+    if (!seen.ok) return seen;
+    const ticked = edgeTroubles(seen.photo.edge, lengths).map(({ id }) => id);
+    return { ok: true, found: { file, seen: seen.photo, ticked } };
+  });
+  const { trouble, keeping, keep } = useKeptPhoto('What was seen is in the form.');
   if (stage.is === 'looking') {
-    return (
-      <div className="grid gap-3 py-6" role="status">
-        <p>Looking at the edge…</p>
-        <Button
-          className="justify-self-start"
-          onClick={() => {
-            running.current?.abort();
-            ask();
-          }}
-        >
-          Stop
-        </Button>
-      </div>
-    );
+    return <LookingAt what="the edge" share={stage.share} onStop={ask} />;
   }
   if (stage.is === 'asking') {
     return (
       <ChoosePhoto
         lay="Lay the scrap into the window of the card without pulling, paper to be seen beside its edge"
         issues={stage.issues}
-        onFile={(file) => void look(file)}
+        onFile={look}
       />
     );
   }
-  const { file, seen, ticked } = stage;
+  const { file, seen, ticked } = stage.found;
   const found = edgeTroubles(seen.edge, lengths);
   const take = async () => {
     set({ symptoms: withTroubles(draft.symptoms, found, ticked) });
-    setKeeping(true);
-    try {
-      set({ photoId: (await sendFile<Photo>('photos', file)).id });
-      onDone();
-    } catch (error) {
-      const why = error instanceof ApiError ? error.message : 'The server does not answer.';
-      setTrouble(`What was seen is in the form. The photo could not be kept: ${why}`);
-    } finally {
-      setKeeping(false);
-    }
+    const id = await keep(file);
+    if (id === null) return;
+    set({ photoId: id });
+    onDone();
   };
   return (
     <div className="grid gap-3">
@@ -139,13 +98,13 @@ function Looking({ draft, set, onDone }: EdgePhotoProps & { onDone(): void }) {
       <EdgeTicks
         found={found}
         ticked={ticked}
-        onTick={(now) => setStage({ ...stage, ticked: now })}
+        onTick={(now) => show({ ...stage.found, ticked: now })}
       />
       <div className="flex flex-wrap items-center gap-2">
         <Button look="solid" disabled={keeping} onClick={() => void take()}>
           Use what was seen
         </Button>
-        <Button look="quiet" onClick={() => ask()}>
+        <Button look="quiet" onClick={ask}>
           Another photo
         </Button>
       </div>

@@ -32,6 +32,9 @@ export const doubtfulBelow = 0.9;
 
 export const isDoubtful = ({ sure }: Find): boolean => sure < doubtfulBelow;
 
+/** Whether the person has said what it is. */
+export const isSaid = ({ sure }: Find): boolean => sure === 1;
+
 /** What a find with a fault, or with none, counts as. @param below the fault that is falling short */
 export const countsAs = (fault: Fault | null, below: Fault): Exclude<Judgement, 'struck'> =>
   fault === null ? 'sound' : fault === below ? 'short' : 'over';

@@ -1,3 +1,4 @@
+import { SunMedium } from 'lucide-react';
 import { useDeferredValue, useState, type KeyboardEvent } from 'react';
 import type { SymptomId } from '../../../core/diagnose/symptom';
 import type { Face } from '../../../core/eye/seen-on';
@@ -33,6 +34,8 @@ interface FoundOnPhotoProps {
   /** What the scrap would be written down with, and how sure that is to within one, 0 … 1. */
   readonly used: TakenCounts;
   readonly sure: number;
+  /** How many are seen under two lights; null where it is one photo. */
+  readonly underBoth: number | null;
   /** The other face: whether there is one to look at, or how the two lie together. */
   readonly other: 'none' | 'waits' | OtherFace;
   /** What is wrong with the edge itself, and what of it the person lets stand. */
@@ -44,6 +47,8 @@ interface FoundOnPhotoProps {
   onFinds(finds: readonly Find[]): void;
   onTick(ticked: readonly SymptomId[]): void;
   onAnother(): void;
+  /** One more photo with the lamp on the other side is to be joined with this one; null where that tells nothing. */
+  readonly onOtherLight: (() => void) | null;
   /** @param andOther the other face comes next */
   onTake(andOther: boolean): void;
 }
@@ -56,11 +61,20 @@ interface OtherFace {
   readonly disagree: readonly number[];
 }
 
-/** How sure the counts are, in words. */
-function sureInWords(sure: number): string {
-  if (sure > 0.95) return 'Sure to within one.';
-  if (sure > 0.75) return 'Fairly sure to within one.';
-  return 'Not sure: look at the dashed ones. Light from the side, or another colour in the bobbin, would make it surer.';
+/** Surer than this, nothing more is asked for. */
+const sureEnough = 0.95;
+
+/** How sure the counts are, in words, and what would make them surer. */
+function sureInWords(sure: number, otherLight: boolean): string {
+  if (sure > sureEnough) return 'Sure to within one.';
+  if (sure > 0.75) {
+    return otherLight
+      ? 'Fairly sure to within one. Once more, lit from the other side, makes it surer.'
+      : 'Fairly sure to within one.';
+  }
+  return otherLight
+    ? 'Not sure: look at the dashed ones. Once more, lit from the other side, makes it surer; so does another colour in the bobbin.'
+    : 'Not sure: look at the dashed ones. Light from the side, or another colour in the bobbin, would make it surer.';
 }
 
 /** How both faces came together. */
@@ -79,7 +93,8 @@ function matchedInWords(
 
 /** The scrap laid flat, every find ringed, and what each of them is taken for. */
 export function FoundOnPhoto(props: FoundOnPhotoProps) {
-  const { photo, finds, face, words, judgedBy, used, sure, other, trouble, keeping } = props;
+  const { photo, finds, face, words, judgedBy, used, sure, underBoth, other } = props;
+  const { trouble, keeping, onOtherLight } = props;
   const { atEdge, ticked, onFinds, onTick, onAnother, onTake } = props;
   const lengths = useLengths();
   const matched = typeof other === 'object' ? other : null;
@@ -128,8 +143,15 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
           </>
         )}
         , <b className="big-number text-3xl">{over}</b> {(words.over ?? names.over).toLowerCase()}.{' '}
-        <span className="text-soft">{sureInWords(sure)}</span>
+        <span className="text-soft">{sureInWords(sure, onOtherLight !== null)}</span>
       </p>
+      {underBoth !== null && (
+        <p role="status">
+          {capital(counted(underBoth, words.one, words.counted))} seen under both lights, each as
+          deep as both say together.
+          {finds.length > underBoth && ' What only one photo shows is dashed.'}
+        </p>
+      )}
       {matched && <p role="status">{matchedInWords(matched, words)}</p>}
       <ScrapPicture
         window={photo.window}
@@ -174,6 +196,12 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
             {other === 'waits' && (
               <Button disabled={keeping} onClick={() => onTake(true)}>
                 Use, then the {face === 'wrong' ? 'right' : 'wrong'} side
+              </Button>
+            )}
+            {onOtherLight && (sure <= sureEnough || doubtful.length > 0) && (
+              <Button disabled={keeping} onClick={onOtherLight}>
+                <SunMedium size={18} aria-hidden />
+                Once more, lit from the other side
               </Button>
             )}
             {doubtful.length > 0 && (

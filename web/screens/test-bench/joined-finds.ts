@@ -13,6 +13,7 @@ import {
   countsOf,
   depthsOf,
   doubtfulBelow,
+  isSaid,
   sureItIsThere,
   type Find,
   type KeptDepth,
@@ -30,9 +31,6 @@ export interface JoinedFinds {
   /** Finds by their face whose two depths can’t both be right. */
   readonly disagree: Readonly<Record<Face, readonly number[]>>;
 }
-
-/** Whether the person has said what it is. */
-const isSaid = ({ sure }: Find): boolean => sure === 1;
 
 /**
  * The finds of both faces matched bite by bite. What the person said of either stands; of the rest the

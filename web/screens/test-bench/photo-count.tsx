@@ -1,27 +1,28 @@
 import { Camera } from 'lucide-react';
-import { startTransition, useEffect, useRef, useState } from 'react';
-import type { Photo } from '../../../contract/photo';
+import { useState } from 'react';
 import type { Face } from '../../../core/eye/seen-on';
 import type { SymptomId } from '../../../core/diagnose/symptom';
-import type { Issue } from '../../../core/impossible';
 import type { MarginWords } from '../../../core/finish/finish-margin';
 import type { DialSettings } from '../../../core/kit/dial-steps';
 import type { MarginPart } from './counted-part';
 import { Button } from '../../controls/button';
 import { FormDialog } from '../../controls/form-dialog';
 import { RadioRow } from '../../controls/radio-row';
-import { ApiError, sendFile } from '../../ground/api';
 import { useLengths } from '../../ground/lengths-context';
 import { counted } from '../../words/number';
-import { eyeReady, measuredPhoto } from '../../workers/eye';
+import { measuredPhoto } from '../../workers/eye';
 import type { ShownPhoto } from '../../workers/eye-tasks';
 import { ChoosePhoto } from './choose-photo';
 import { edgeTroubles, withTroubles } from './edge-seen';
 import { countsOf, findsOf, sureOf, type Find } from './finds';
 import { FoundOnPhoto } from './found-on-photo';
 import { joinedFinds, takenFrom, type FindsByFace } from './joined-finds';
+import { joinedLights } from './joined-lights';
 import { photosWith } from './kept-photos';
+import { LookingAt } from './looking-at';
 import type { ScrapDraft } from './scrap-draft';
+import { SecondLight } from './second-light';
+import { refusedFor, useKeptPhoto, useLooking } from './use-looking';
 
 interface PhotoCountProps {
   readonly bench: MarginPart;
@@ -30,24 +31,23 @@ interface PhotoCountProps {
   set(patch: Partial<ScrapDraft>): void;
 }
 
-/** How far the measuring is, what came of it, or why nothing did. */
-type Stage =
-  | { readonly is: 'asking'; readonly issues: readonly Issue[] }
-  | { readonly is: 'measuring'; readonly share: number }
-  | {
-      readonly is: 'found';
-      readonly file: File;
-      readonly photo: ShownPhoto;
-      readonly finds: readonly Find[];
-      /** What is wrong with the edge, as far as the person lets it stand. */
-      readonly ticked: readonly SymptomId[];
-    };
+/** A photo that was counted. */
+interface Counted {
+  readonly file: File;
+  readonly photo: ShownPhoto;
+  readonly finds: readonly Find[];
+  /** How many of them are seen under two lights; null where it is one photo. */
+  readonly underBoth: number | null;
+  /** What is wrong with the edge, as far as the person lets it stand. */
+  readonly ticked: readonly SymptomId[];
+}
 
 /** Stitches without what they were led along: none of them can be judged. */
 const nothingBeside = (reference: string) =>
-  `The ${reference} is not told from the cloth, or from a stripe beside it. Light it from the side, or count by hand.`;
+  `The ${reference} is not told from the cloth, or from a stripe beside it. Turn its card half round under a lamp that stands to one side and take it once more, or count by hand.`;
 
-const asking: Stage = { is: 'asking', issues: [] };
+const moved =
+  'The scrap does not lie in the window as it lay in the first photo. Lay it so again, or go back to that photo.';
 
 /** Counts from a photo of the scrap on its card; what was found is shown, and is the person’s to say. */
 export function PhotoCount(props: PhotoCountProps) {
@@ -86,93 +86,60 @@ function Counting({
   const hidden = margin.hiddenOnRight?.(bench.plan);
   const lengths = useLengths();
   const [face, setFace] = useState<Face>(hidden && faces.wrong && !faces.right ? 'right' : 'wrong');
-  const [stage, setStage] = useState<Stage>(asking);
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const [keeping, setKeeping] = useState(false);
-  const running = useRef<AbortController | null>(null);
-  useEffect(() => () => running.current?.abort(), []);
-  useEffect(eyeReady, []);
-
-  const measure = async (file: File) => {
-    running.current?.abort();
-    const run = new AbortController();
-    running.current = run;
-    setStage({ is: 'measuring', share: 0 });
-    try {
-      const asked = { face, finish: bench.finish.id, plan: bench.plan, dials: sewn };
-      const told = (share: number) => {
-        if (!run.signal.aborted) setStage({ is: 'measuring', share });
-      };
-      const eyed = await measuredPhoto(file, asked, told, run.signal);
-      if (run.signal.aborted) return;
-      if (eyed.ok && !eyed.photo.measured.counts) {
-        const [{ name }] = margin.references(bench.plan, sewn);
-        setStage({ is: 'asking', issues: [{ path: 'picture', message: nothingBeside(name) }] });
-        return;
-      }
-      // Rings, choices and counts are more than a frame’s work.
-      startTransition(() =>
-        setStage(
-          eyed.ok
-            ? {
-                ...{ is: 'found', file, photo: eyed.photo },
-                finds: findsOf(eyed.photo.measured, judgedBy.below),
-                ticked: edgeTroubles(eyed.photo.measured.edge, lengths).map(({ id }) => id),
-              }
-            : { is: 'asking', issues: eyed.issues },
-        ),
-      );
-    } catch (error) {
-      if (run.signal.aborted) return;
-      const message = error instanceof Error ? error.message : 'It could not be measured.';
-      setStage({ is: 'asking', issues: [{ path: 'picture', message }] });
+  /** What one light showed, while it is photographed under the other. */
+  const [first, setFirst] = useState<Counted | null>(null);
+  const { stage, look, show, ask } = useLooking<Counted>(async (file, told, signal) => {
+    const asked = { face, finish: bench.finish.id, plan: bench.plan, dials: sewn };
+    const eyed = await measuredPhoto(file, asked, told, signal);
+    if (!eyed.ok) return eyed;
+    const { photo } = eyed;
+    if (!photo.measured.counts) {
+      return refusedFor(nothingBeside(margin.references(bench.plan, sewn)[0].name));
     }
-  };
-  const cancel = () => {
-    running.current?.abort();
-    setStage(asking);
-  };
+    const own = findsOf(photo.measured, judgedBy.below);
+    const joined = first && joinedLights(first.finds, own, judgedBy);
+    if (first && !joined) return refusedFor(moved);
+    const ticked = edgeTroubles(photo.measured.edge, lengths).map(({ id }) => id);
+    const finds = joined?.finds ?? own;
+    return {
+      ok: true,
+      found: { file, photo, finds, ticked, underBoth: joined?.onBoth ?? null },
+    };
+  });
+  const { trouble, keeping, keep } = useKeptPhoto('The counts are in the form.');
   const together = (seen: FindsByFace) =>
     hidden && seen.wrong && seen.right
       ? joinedFinds({ wrong: seen.wrong, right: seen.right }, judgedBy, hidden.hiddenMm)
       : null;
-  const take = async (
-    { file, finds, photo, ticked }: Extract<Stage, { is: 'found' }>,
-    andOther: boolean,
-  ) => {
+  const take = async ({ file, finds, photo, ticked }: Counted, andOther: boolean) => {
     const seen = { ...faces, [face]: finds };
     const atEdge = edgeTroubles(photo.measured.edge, lengths);
     set({
       ...{ ...takenFrom(seen, together(seen)), faces: seen },
       symptoms: withTroubles(symptoms, atEdge, ticked),
     });
-    setKeeping(true);
-    try {
-      const { id } = await sendFile<Photo>('photos', file);
-      set(photosWith(photoId, faces, face, id));
-      if (!andOther) return onDone();
-      setFace(otherFace[face]);
-      setStage(asking);
-    } catch (error) {
-      const why = error instanceof ApiError ? error.message : 'The server does not answer.';
-      setTrouble(`The counts are in the form. The photo could not be kept: ${why}`);
-    } finally {
-      setKeeping(false);
-    }
+    const id = await keep(file);
+    if (id === null) return;
+    set(photosWith(photoId, faces, face, id));
+    if (!andOther) return onDone();
+    setFirst(null);
+    setFace(otherFace[face]);
+    ask();
   };
 
   const other = otherFace[face];
   if (stage.is === 'found') {
-    const seen = { ...faces, [face]: stage.finds };
+    const { found } = stage;
+    const seen = { ...faces, [face]: found.finds };
     const joined = together(seen);
     return (
       <FoundOnPhoto
-        {...stage}
+        {...found}
         face={face}
         words={margin.words}
         judgedBy={judgedBy}
         used={takenFrom(seen, joined)}
-        sure={sureOf(joined?.finds ?? stage.finds, judgedBy)}
+        sure={sureOf(joined?.finds ?? found.finds, judgedBy)}
         other={
           !hidden
             ? 'none'
@@ -182,30 +149,46 @@ function Counting({
         }
         trouble={trouble}
         keeping={keeping}
-        onFinds={(finds) => setStage({ ...stage, finds })}
-        onAnother={() => setStage(asking)}
-        atEdge={edgeTroubles(stage.photo.measured.edge, lengths)}
-        onTick={(ticked) => setStage({ ...stage, ticked })}
-        onTake={(andOther) => void take(stage, andOther)}
+        onFinds={(finds) => show({ ...found, finds })}
+        onAnother={() => {
+          setFirst(null);
+          ask();
+        }}
+        onOtherLight={
+          face === 'wrong' && found.underBoth === null
+            ? () => {
+                setFirst(found);
+                ask();
+              }
+            : null
+        }
+        atEdge={edgeTroubles(found.photo.measured.edge, lengths)}
+        onTick={(ticked) => show({ ...found, ticked })}
+        onTake={(andOther) => void take(found, andOther)}
       />
     );
   }
-  if (stage.is === 'measuring') {
+  if (stage.is === 'looking') {
+    return <LookingAt what="the scrap" share={stage.share} onStop={ask} />;
+  }
+  if (first) {
     return (
-      <div className="grid gap-3 py-6" role="status">
-        <p>Looking at the scrap…</p>
-        <progress className="h-3 w-full accent-pencil" max={1} value={stage.share} />
-        <Button className="justify-self-start" onClick={cancel}>
-          Stop
-        </Button>
-      </div>
+      <SecondLight
+        first={counted(countsOf(first.finds).n, margin.words.one, margin.words.counted)}
+        issues={stage.issues}
+        onFile={look}
+        onBack={() => {
+          setFirst(null);
+          show(first);
+        }}
+      />
     );
   }
   return (
     <ChoosePhoto
       lay={`Lay the scrap into the window of the card, ${hidden ? '' : 'the side up that lay up to sew, '}the seam along it`}
       issues={stage.issues}
-      onFile={(file) => void measure(file)}
+      onFile={look}
     >
       {/* Of a line the right side does not show what it was led along. */}
       <div hidden={!hidden}>

@@ -1,0 +1,63 @@
+import { depthsByLights, matchLights } from '../../../core/eye/both-lights';
+import { faultOf, sureOf } from '../../../core/eye/how-sure';
+import type { Check } from '../../../core/margin/check';
+import { countsAs, doubtfulBelow, isSaid, sureItIsThere, type Find } from './finds';
+
+/** One face that was photographed under a lamp from one side, and from the other. */
+export interface JoinedLights {
+  /** Every find once, where it lies in the second photo. */
+  readonly finds: readonly Find[];
+  /** How many are seen under both lights. */
+  readonly onBoth: number;
+}
+
+/** Asked about: one photo does not show it, or the two can’t both be right. */
+const asked = (find: Find): Find => ({ ...find, sure: Math.min(find.sure, doubtfulBelow / 2) });
+
+/**
+ * The finds of two photos of one face as one. What the person said of the first stands; of the rest the depth by both
+ * lights decides. What only one photo shows is asked about.
+ *
+ * @returns null where the scrap was moved between them
+ */
+export function joinedLights(
+  first: readonly Find[],
+  second: readonly Find[],
+  check: Check,
+): JoinedLights | null {
+  const inFirst = matchLights(first, second);
+  if (!inFirst) return null;
+  const measured = second.flatMap((find, j) => {
+    const before = first[inFirst[j] ?? -1];
+    return before?.depth && find.depth ? [{ j, pair: [before.depth, find.depth] as const }] : [];
+  });
+  const by = depthsByLights(
+    measured.map(({ pair }) => pair),
+    check,
+  );
+  const depthAt = new Map(measured.map(({ j }, k) => [j, by[k] ?? null]));
+  const together = second.map((find, j): Find => {
+    const before = first[inFirst[j] ?? -1];
+    if (!before) return asked(find);
+    const { judged, depth: earlier } = before;
+    if (isSaid(before)) return { ...find, judged, depth: earlier, sure: 1 };
+    const depth = depthAt.get(j) ?? null;
+    if (!depth || !find.depth) return asked(find);
+    const there = Math.max(
+      ...[before, find].map((one) => (one.depth ? sureItIsThere(one.sure, one.depth, check) : 0)),
+    );
+    return {
+      ...{ id: find.id, atMm: find.atMm, depth },
+      judged: countsAs(faultOf(depth.depthMm, check), check.below),
+      sure: there * sureOf(depth.depthMm, depth.depthSpreadMm, check),
+    };
+  });
+  const next = Math.max(-1, ...second.map(({ id }) => id)) + 1;
+  const alone = first
+    .filter((find, i) => !inFirst.includes(i) && find.judged !== 'struck')
+    .map((find, k): Find => ({ ...(isSaid(find) ? find : asked(find)), id: next + k }));
+  return {
+    finds: [...together, ...alone].sort((a, b) => a.atMm[0] - b.atMm[0]),
+    onBoth: inFirst.filter((i) => i !== null).length,
+  };
+}

@@ -1,0 +1,22 @@
+import { Button } from '../../controls/button';
+
+/** While a photo is looked at. @param share of it that is done, 0 … 1; null where that is not told */
+export function LookingAt({
+  what,
+  share,
+  onStop,
+}: {
+  readonly what: string;
+  readonly share: number | null;
+  onStop(): void;
+}) {
+  return (
+    <div className="grid gap-3 py-6" role="status">
+      <p>Looking at {what}…</p>
+      <progress className="h-3 w-full accent-pencil" max={1} value={share ?? undefined} />
+      <Button className="justify-self-start" onClick={onStop}>
+        Stop
+      </Button>
+    </div>
+  );
+}
