@@ -2,10 +2,13 @@ import type { Expected } from './expected';
 import type { Field } from './flatten';
 import type { FoundSeam } from './find-seam';
 import { atMostOneWrong, faultOf, sureOf } from './how-sure';
+import type { MeasuredDepth } from '../margin/measured-depths';
+import { countChances } from './likeliest-counts';
 import { meanAndSpread } from './mean-and-spread';
 import type { MeasuredScrap, MeasuredStitch } from './measured-scrap';
 import { inWindow } from './on-seam';
 import { findPricks } from './pricks';
+import { commonSpreadMm } from './shared-offs';
 
 /** Measures the pricks of hidden bites along the row they come out on. @param plain how plain it is */
 export function measurePricks(
@@ -15,19 +18,32 @@ export function measurePricks(
   plain: number,
 ): MeasuredScrap {
   const pricks = findPricks(standing, even, seen, seam);
-  const stitches = pricks.map(({ alongMm, acrossMm, shows, shownMm, spreadMm }): MeasuredStitch => {
-    const depthMm = judged.valueOfShownMm(shownMm);
-    const fault = depthMm === null ? null : faultOf(depthMm, judged);
-    const isSeen = shownMm > 0;
-    return {
-      kind: 'bite',
+  const stitches: MeasuredStitch[] = [];
+  const depths: MeasuredDepth[] = [];
+  const theres: number[] = [];
+  for (const { alongMm, acrossMm, shows, shownMm, spreadMm } of pricks) {
+    const there = shownMm > 0 ? shows : 1 - shows;
+    theres.push(there);
+    const at = {
+      ...({ kind: 'bite', counted: true } as const),
       atMm: inWindow(seam, standing.pxPerMm, [alongMm, acrossMm]),
-      ...{ depthMm, depthSpreadMm: depthMm === null ? null : spreadMm, fault },
-      sure:
-        (isSeen ? shows : 1 - shows) * (depthMm === null ? 1 : sureOf(depthMm, spreadMm, judged)),
-      counted: true,
     };
-  });
+    const depthMm = judged.valueOfShownMm(shownMm);
+    if (depthMm === null) {
+      stitches.push({ ...at, depthMm, depthSpreadMm: null, fault: null, sure: there });
+      continue;
+    }
+    depths.push({ depthMm, depthSpreadMm: spreadMm });
+    stitches.push({
+      ...{ ...at, depthMm, depthSpreadMm: spreadMm, fault: faultOf(depthMm, judged) },
+      sure: there * sureOf(depthMm, spreadMm, judged),
+    });
+  }
+  const over = stitches.filter(({ fault }) => fault === judged.above).length;
+  const short = stitches.filter(({ fault }) => fault === judged.below).length;
+  // How a bite’s thread goes down is the same for all of them.
+  const surelyCounted =
+    depths.length === 0 ? 1 : countChances(depths, commonSpreadMm(depths), judged)({ short, over });
   const found = pricks.filter(({ shownMm }) => shownMm > 0);
   const apart = meanAndSpread(
     found.flatMap((one) => {
@@ -40,14 +56,15 @@ export function measurePricks(
     counts: {
       check: judged.check,
       n: stitches.length,
+      // What missed does not show on this side.
       short: 0,
-      over: stitches.filter(({ fault }) => fault === judged.above).length,
+      over,
     },
     lengthMm: apart.mean > 0 ? apart : { mean: seam.repeatMm / seen.stitches, sd: 0 },
     widthMm: null,
     reference: null,
     edge: null,
     plain,
-    sure: atMostOneWrong(stitches.map(({ sure }) => sure)),
+    sure: surelyCounted * atMostOneWrong(theres),
   };
 }

@@ -1,5 +1,10 @@
 import fc from 'fast-check';
+import { atMostOneWrong } from '../../../core/eye/how-sure';
+import { measureScrap } from '../../../core/eye/measure';
 import type { MeasuredScrap } from '../../../core/eye/measured-scrap';
+import { eyeCases } from '../../../core/study/eye-cases';
+import { drawnPhoto } from '../../../core/study/eye-study';
+import { evenDraws } from '../../../core/swatch/draw';
 import {
   added,
   countsOf,
@@ -101,4 +106,15 @@ test('bites that lie near a bound together are as sure as what they are off by i
   const said = finds.slice(1).reduce((all, { id }) => judged(all, id, 'sound'), finds);
   expect(sureOf(said, bounds)).toBeGreaterThan(0.95);
   expect(sureOf(judged(said, finds[0]!.id, 'sound'), bounds)).toBe(1);
+});
+
+test('untouched finds of the right side are as sure as the eye says they are', () => {
+  const it = eyeCases().find(({ name }) => name === 'blind hem, right side, coarse weave, soft')!;
+  const { window, expected } = drawnPhoto({ ...it, pxPerMm: 10 }, evenDraws(4));
+  const measured = measureScrap(window, expected)!;
+  const finds = findsOf(measured, expected.judged.below);
+  expect(sureOf(finds, expected.judged)).toBeCloseTo(measured.sure, 9);
+  // As if each were off by itself, which they are not.
+  const alone = atMostOneWrong(finds.map(({ sure }) => sure));
+  expect(Math.abs(measured.sure - alone)).toBeGreaterThan(0.001);
 });
