@@ -58,10 +58,11 @@ test('one that was moved, or of which little is seen, is not laid on what was th
   expect(matchLights([], bites)).toBeNull();
 });
 
-/** What two photos of one hand’s bites tell that are off by so much in common, one spread. */
+/** What two photos of one hand’s bites tell that are off by so much in common, one spread, four parts of ten of it the same. */
 function photos(seed: number, common: readonly [number, number]) {
   const bell = bells(seed);
-  const off = common.map((spread) => spread * bell());
+  const same = bell();
+  const off = common.map((spread) => spread * (Math.sqrt(0.4) * same + Math.sqrt(0.6) * bell()));
   const truth = Array.from({ length: 24 }, () => ({ depthMm: 0.55 + 0.35 * bell() }));
   const depth = (trueMm: number, photo: 0 | 1): MeasuredDepth => ({
     depthMm: trueMm + off[photo]! + 0.02 * bell(),
@@ -91,7 +92,7 @@ test('over many scraps both lights are nearer, their counts oftener right, and a
       all++;
     }
   }
-  expect(off.both).toBeLessThan(0.6 * off.one);
+  expect(off.both).toBeLessThan(0.75 * off.one);
   expect(right.both).toBeGreaterThan(right.one);
   expect(inside / all).toBeGreaterThan(0.85);
   expect(inside / all).toBeLessThan(0.98);

@@ -6,9 +6,14 @@ import { middleOf } from './middle';
 import { commonSpreadMm, depthOfTwo, sharedOffs } from './shared-offs';
 
 /** A scrap that stayed where it lay has each bite within such a share of the bites’ spacing of where it was. */
-const sameShare = 0.3;
+const nearShare = 0.3;
 /** Of the fewer bites so many are found again where the scrap stayed where it lay. */
 const leastAgain = 0.8;
+/**
+ * Of how far a photo may be off in common so much of the variance is the same under either light: the cloth’s own weave along its fold,
+ * how its thread ends.
+ */
+const sameShare = 0.4;
 /** Fewer tell nothing. */
 const leastBites = 3;
 
@@ -38,7 +43,7 @@ export function matchLights(
 ): readonly (number | null)[] | null {
   if (Math.min(first.length, second.length) < leastBites) return null;
   const gaps = first.map((one, i) => nearestOf(first.toSpliced(i, 1), one)[1]);
-  const within = sameShare * middleOf(gaps);
+  const within = nearShare * middleOf(gaps);
   const inFirst = second.map((bite, j): number | null => {
     const [i, mm] = nearestOf(first, bite);
     return mm <= within && nearestOf(second, first[i]!)[0] === j ? i : null;
@@ -59,7 +64,7 @@ export function depthsByLights(
   pairs: readonly (readonly [one: MeasuredDepth, other: MeasuredDepth])[],
   bounds: Pick<Judged, 'loMm' | 'hiMm'>,
 ): (MeasuredDepth | null)[] {
-  const offs = sharedOffs(pairs);
+  const offs = sharedOffs(pairs, sameShare);
   const depths = pairs.map((pair) => depthOfTwo(pair, offs));
   const agreed = depths.flatMap((depth) => (depth ? [depth] : []));
   if (agreed.length === 0) return depths;

@@ -93,6 +93,33 @@ test('it is the mean and the spread of all ways both may be off, weighed one by 
   );
 });
 
+test('what is the same in both photos is not told by how far they differ, and stays open', () => {
+  for (const sameShare of [0, 0.4, 1]) {
+    let [within, all] = [0, 0];
+    for (let seed = 1; seed <= 400; seed++) {
+      const { off, pairs } = photos({ n: 12, seed, common: [0.05, 0.05], own: [0.02, 0.02] });
+      const bell = bells(seed + 1000);
+      const same = 0.05 * bell();
+      // Each photo’s own part is made so much smaller, and what is the same comes to it.
+      const less = Math.sqrt(1 - sameShare) - 1;
+      const moved = pairs.map((pair) =>
+        pair.map((depth, i) => ({
+          ...depth,
+          depthMm: depth.depthMm + less * off[i]! + Math.sqrt(sameShare) * same,
+        })),
+      ) as unknown as typeof pairs;
+      const told = sharedOffs(moved, sameShare);
+      told.forEach((one, i) => {
+        const is = (1 + less) * off[i]! + Math.sqrt(sameShare) * same;
+        if (Math.abs(is - one.offMm) < 1.645 * one.leftMm) within++;
+        all++;
+      });
+    }
+    expect(within / all).toBeGreaterThan(0.87);
+    expect(within / all).toBeLessThan(0.97);
+  }
+});
+
 test('turned about, the faces change places; a few bites that were taken for others say nothing', () => {
   fc.assert(
     fc.property(kinds, (kind) => {

@@ -41,9 +41,12 @@ export const disagreeAt = 3;
  * that were taken for others say nothing. Source: docs/formulas.md, “The eye”.
  *
  * @param pairs the depths of each bite in one photo and in the other
+ * @param sameShare so much of what each photo may be off by in common is the same in both, as a share of its variance: by
+ * how far they differ it is not told
  */
 export function sharedOffs(
   pairs: readonly (readonly [one: MeasuredDepth, other: MeasuredDepth])[],
+  sameShare = 0,
 ): SharedOffs {
   if (pairs.length < leastPairs) return noOffs;
   const [one, other] = [0, 1].map((photo) => commonSpreadMm(pairs.map((pair) => pair[photo]!))) as [
@@ -57,10 +60,14 @@ export function sharedOffs(
   );
   // A middle is off by more than a mean would be.
   const noise = ((PI / 2) * own) / pairs.length ** 2;
-  const all = one ** 2 + other ** 2 + noise;
+  const itsOwn = 1 - sameShare;
+  const all = itsOwn * (one ** 2 + other ** 2) + noise;
   const told = (spreadMm: number, sign: 1 | -1): SharedOff => {
-    const share = spreadMm ** 2 / all;
-    return { offMm: sign * share * apartMm, spreadMm, leftMm: spreadMm * sqrt(1 - share) };
+    const share = (itsOwn * spreadMm ** 2) / all;
+    return {
+      ...{ offMm: sign * share * apartMm, spreadMm },
+      leftMm: spreadMm * sqrt(1 - itsOwn * share),
+    };
   };
   return [told(one, 1), told(other, -1)];
 }
