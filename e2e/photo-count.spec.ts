@@ -10,7 +10,12 @@ interface Counted {
 async function counting(page: Page, app: App) {
   await page.goto(`${app.address}/edges/edge-cape/test`);
   await page.getByRole('button', { name: 'Count from a photo' }).click();
-  return page.getByRole('dialog', { name: 'Count from a photo' });
+  const dialog = page.getByRole('dialog', { name: 'Count from a photo' });
+  return {
+    dialog,
+    input: dialog.getByLabel('Photo of the scrap on its card'),
+    picture: dialog.getByRole('application', { name: /finds/ }),
+  };
 }
 const file = (bytes: Buffer) => onDisk('scrap.jpg', bytes);
 
@@ -18,16 +23,14 @@ test('by mouse: a scrap counted from its photo, a find struck out, one added, al
   page,
   app,
 }) => {
-  const dialog = await counting(page, app);
+  const { dialog, input, picture } = await counting(page, app);
   // A picture without the card is refused in a sentence, and nothing is counted.
-  const input = dialog.getByLabel('Photo of the scrap on its card');
   await input.setInputFiles(file(await noCard()));
   await expect(dialog.getByRole('alert')).toContainText('No mark of the scrap card is to be seen');
   expect(await seriousTroubles(page)).toEqual([]);
 
   const { jpeg, bites } = await capeScrapPhoto();
   await input.setInputFiles(file(jpeg));
-  const picture = dialog.getByRole('application', { name: /finds/ });
   await expect(picture).toBeVisible();
   const found = await picture.locator('[data-find]').count();
   expect(Math.abs(found - bites)).toBeLessThanOrEqual(1);
@@ -81,10 +84,9 @@ test('by keyboard, at 390 px: along the finds, what one is, one more, and Escape
   app,
 }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  const dialog = await counting(page, app);
+  const { dialog, input, picture } = await counting(page, app);
   const { jpeg } = await capeScrapPhoto();
-  await dialog.getByLabel('Photo of the scrap on its card').setInputFiles(file(jpeg));
-  const picture = dialog.getByRole('application', { name: /finds/ });
+  await input.setInputFiles(file(jpeg));
   await expect(picture).toBeVisible();
   const finds = picture.locator('[data-find]');
   const found = await finds.count();
@@ -113,9 +115,7 @@ test('both faces: the second is matched with the first bite by bite, and both to
   page,
   app,
 }) => {
-  const dialog = await counting(page, app);
-  const input = dialog.getByLabel('Photo of the scrap on its card');
-  const picture = dialog.getByRole('application', { name: /finds/ });
+  const { dialog, input, picture } = await counting(page, app);
   await input.setInputFiles(file((await capeScrapPhoto('wrong')).jpeg));
   await expect(picture).toBeVisible();
   const found = await picture.locator('[data-find]').count();
@@ -190,9 +190,7 @@ test('a fold that one light leaves open is photographed once more, lit from the 
   page,
   app,
 }) => {
-  const dialog = await counting(page, app);
-  const input = dialog.getByLabel('Photo of the scrap on its card');
-  const picture = dialog.getByRole('application', { name: /finds/ });
+  const { dialog, input, picture } = await counting(page, app);
   // Bites near to what is too short: where the fold lies decides what they are.
   const shallow = { deeperMm: -0.4 } as const;
   const { jpeg, bites } = await capeScrapPhoto('wrong', { ...shallow, lit: 'cloth' });

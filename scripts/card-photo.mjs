@@ -13,8 +13,9 @@ function scrap() {
   const points = [];
   for (let x = 4; x < width - dials.repeatMm; x += dials.repeatMm) {
     for (let i = 0; i < 5; i++) points.push(`${x + i * dials.lengthMm},${fold + run}`);
-    // No hand bites twice alike.
-    points.push(`${x + 5 * dials.lengthMm},${fold - bite - 0.3 * Math.sin(x * 7)}`);
+    // No hand bites twice alike, and one bite hardly catches the fold.
+    const deep = points.length === 11 ? 0.2 : bite + 0.3 * Math.sin(x * 7);
+    points.push(`${x + 5 * dials.lengthMm},${fold - deep}`);
   }
   return Buffer.from(
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width * pxPerMm}" height="${height * pxPerMm}" viewBox="0 0 ${width} ${height}">

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { evenDraws } from '../swatch/draw';
 import type { MeasuredDepth } from '../margin/measured-depths';
+import { normalDraw } from '../margin/sewist';
 import type { FaceBite } from './both-faces';
 import { depthsByLights, matchLights } from './both-lights';
 import { countsAt } from './likeliest-counts';
@@ -9,7 +10,7 @@ const bounds = { loMm: 0.2, hiMm: 1.1 };
 
 const bells = (seed: number) => {
   const draw = evenDraws(seed);
-  return () => Math.sqrt(3) * (draw() + draw() + draw() + draw() - 2);
+  return () => normalDraw(draw);
 };
 
 /** Bites along a slanting seam, as unevenly spaced as a hand sews. */

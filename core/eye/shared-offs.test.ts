@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { evenDraws } from '../swatch/draw';
 import type { MeasuredDepth } from '../margin/measured-depths';
+import { normalDraw } from '../margin/sewist';
 import { noOffs, ownSpreadMm, sharedOffs } from './shared-offs';
 
-/** About a normal of one spread 1. */
 const bells = (seed: number) => {
   const draw = evenDraws(seed);
-  return () => Math.sqrt(3) * (draw() + draw() + draw() + draw() - 2);
+  return () => normalDraw(draw);
 };
 
 interface Photos {

@@ -13,7 +13,8 @@ import { edgeTroubles, withTroubles } from './edge-seen';
 import { EdgeTicks } from './edge-ticks';
 import { LookingAt } from './looking-at';
 import type { ScrapDraft } from './scrap-draft';
-import { useKeptPhoto, useLooking } from './use-looking';
+import { useKeptPhoto } from './use-kept-photo';
+import { useLooking } from './use-looking';
 
 interface EdgePhotoProps {
   readonly draft: Pick<ScrapDraft, 'symptoms'>;

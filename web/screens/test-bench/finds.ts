@@ -32,6 +32,12 @@ export const doubtfulBelow = 0.9;
 
 export const isDoubtful = ({ sure }: Find): boolean => sure < doubtfulBelow;
 
+/** It is asked about, however sure it seems by itself: what else was seen does not agree. */
+export const asked = (find: Find): Find => ({
+  ...find,
+  sure: Math.min(find.sure, doubtfulBelow / 2),
+});
+
 /** Whether the person has said what it is. */
 export const isSaid = ({ sure }: Find): boolean => sure === 1;
 

@@ -24,6 +24,7 @@ import {
 import type { EdgeTrouble } from './edge-seen';
 import { EdgeTicks } from './edge-ticks';
 import type { TakenCounts } from './joined-finds';
+import type { JoinedLights } from './joined-lights';
 
 interface FoundOnPhotoProps {
   readonly photo: ShownPhoto;
@@ -34,8 +35,8 @@ interface FoundOnPhotoProps {
   /** What the scrap would be written down with, and how sure that is to within one, 0 … 1. */
   readonly used: TakenCounts;
   readonly sure: number;
-  /** How many are seen under two lights; null where it is one photo. */
-  readonly underBoth: number | null;
+  /** How two photos under either light came together; null where it is one. */
+  readonly lights: Pick<JoinedLights, 'onBoth' | 'alone'> | null;
   /** The other face: whether there is one to look at, or how the two lie together. */
   readonly other: 'none' | 'waits' | OtherFace;
   /** What is wrong with the edge itself, and what of it the person lets stand. */
@@ -93,7 +94,7 @@ function matchedInWords(
 
 /** The scrap laid flat, every find ringed, and what each of them is taken for. */
 export function FoundOnPhoto(props: FoundOnPhotoProps) {
-  const { photo, finds, face, words, judgedBy, used, sure, underBoth, other } = props;
+  const { photo, finds, face, words, judgedBy, used, sure, lights, other } = props;
   const { trouble, keeping, onOtherLight } = props;
   const { atEdge, ticked, onFinds, onTick, onAnother, onTake } = props;
   const lengths = useLengths();
@@ -102,6 +103,9 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
   const doubtful = finds.filter(asksAbout);
   const [chosen, setChosen] = useState<number | null>((doubtful[0] ?? finds[0])?.id ?? null);
   const find = finds.find(({ id }) => id === chosen) ?? null;
+  // On along the seam, and round to the first; none where the only one is chosen.
+  const at = finds.findIndex(({ id }) => id === chosen);
+  const nextDoubtful = [...finds.slice(at + 1), ...finds.slice(0, Math.max(0, at))].find(asksAbout);
   const names: Readonly<Record<Judgement, string>> = {
     sound: 'Sound',
     short: capital(words.faults[judgedBy.below]?.short ?? judgedBy.below),
@@ -145,11 +149,11 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
         , <b className="big-number text-3xl">{over}</b> {(words.over ?? names.over).toLowerCase()}.{' '}
         <span className="text-soft">{sureInWords(sure, onOtherLight !== null)}</span>
       </p>
-      {underBoth !== null && (
+      {lights && (
         <p role="status">
-          {capital(counted(underBoth, words.one, words.counted))} seen under both lights, each as
-          deep as both say together.
-          {finds.length > underBoth && ' What only one photo shows is dashed.'}
+          {capital(counted(lights.onBoth, words.one, words.counted))} seen under both lights, each
+          as deep as both say together.
+          {lights.alone > 0 && ' What only one photo shows is dashed.'}
         </p>
       )}
       {matched && <p role="status">{matchedInWords(matched, words)}</p>}
@@ -204,13 +208,8 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
                 Once more, lit from the other side
               </Button>
             )}
-            {doubtful.length > 0 && (
-              <Button
-                onClick={() => {
-                  const next = doubtful.find(({ id }) => id !== chosen) ?? doubtful[0];
-                  setChosen(next?.id ?? null);
-                }}
-              >
+            {nextDoubtful && (
+              <Button onClick={() => setChosen(nextDoubtful.id)}>
                 Next doubtful ({doubtful.length})
               </Button>
             )}

@@ -9,10 +9,10 @@ import { faultOf, sureOf } from '../../../core/eye/how-sure';
 import type { Face } from '../../../core/eye/seen-on';
 import type { Check } from '../../../core/margin/check';
 import {
+  asked,
   countsAs,
   countsOf,
   depthsOf,
-  doubtfulBelow,
   isSaid,
   sureItIsThere,
   type Find,
@@ -69,12 +69,12 @@ export function joinedFinds(
       disagree.wrong.push(find.id);
       disagree.right.push(other.id);
     }
-    const sure = there * sureOf(depth.depthMm, depth.depthSpreadMm, check);
-    return {
+    const both: Find = {
       ...{ id: find.id, atMm: find.atMm, depth },
       judged: countsAs(faultOf(depth.depthMm, check), check.below),
-      sure: agree ? sure : Math.min(sure, doubtfulBelow / 2),
+      sure: there * sureOf(depth.depthMm, depth.depthSpreadMm, check),
     };
+    return agree ? both : asked(both);
   });
   // Seen from outside only: it is one more, and where it lies in the other picture is not known.
   const next = Math.max(-1, ...wrong.map(({ id }) => id)) + 1;

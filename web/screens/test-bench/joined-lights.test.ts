@@ -38,8 +38,8 @@ test('what one photo shows alone, or both show too differently, is kept and aske
   const far = second.map((find, i) =>
     i === 0 ? { ...find, depth: { depthMm: 1.4, depthSpreadMm: 0.07 } } : find,
   );
-  const { finds, onBoth } = joinedLights(photo(-0.06).toSpliced(6, 1), far, check)!;
-  expect(onBoth).toBe(6);
+  const { finds, onBoth, alone } = joinedLights(photo(-0.06).toSpliced(6, 1), far, check)!;
+  expect([onBoth, alone]).toEqual([6, 2]);
   expect(finds).toHaveLength(depths.length);
   expect(new Set(finds.map(({ id }) => id)).size).toBe(depths.length);
   expect(finds.map(({ atMm }) => atMm[0])).toEqual(photo(0).map(({ atMm }) => atMm[0]));

@@ -1,7 +1,7 @@
 import { depthsByLights, matchLights } from '../../../core/eye/both-lights';
 import { faultOf, sureOf } from '../../../core/eye/how-sure';
 import type { Check } from '../../../core/margin/check';
-import { countsAs, doubtfulBelow, isSaid, sureItIsThere, type Find } from './finds';
+import { asked, countsAs, isSaid, sureItIsThere, type Find } from './finds';
 
 /** One face that was photographed under a lamp from one side, and from the other. */
 export interface JoinedLights {
@@ -9,10 +9,9 @@ export interface JoinedLights {
   readonly finds: readonly Find[];
   /** How many are seen under both lights. */
   readonly onBoth: number;
+  /** How many one photo shows alone. */
+  readonly alone: number;
 }
-
-/** Asked about: one photo does not show it, or the two can’t both be right. */
-const asked = (find: Find): Find => ({ ...find, sure: Math.min(find.sure, doubtfulBelow / 2) });
 
 /**
  * The finds of two photos of one face as one. What the person said of the first stands; of the rest the depth by both
@@ -56,8 +55,7 @@ export function joinedLights(
   const alone = first
     .filter((find, i) => !inFirst.includes(i) && find.judged !== 'struck')
     .map((find, k): Find => ({ ...(isSaid(find) ? find : asked(find)), id: next + k }));
-  return {
-    finds: [...together, ...alone].sort((a, b) => a.atMm[0] - b.atMm[0]),
-    onBoth: inFirst.filter((i) => i !== null).length,
-  };
+  const finds = [...together, ...alone].sort((a, b) => a.atMm[0] - b.atMm[0]);
+  const onBoth = inFirst.filter((i) => i !== null).length;
+  return { finds, onBoth, alone: finds.length - onBoth };
 }

@@ -17,12 +17,13 @@ import { edgeTroubles, withTroubles } from './edge-seen';
 import { countsOf, findsOf, sureOf, type Find } from './finds';
 import { FoundOnPhoto } from './found-on-photo';
 import { joinedFinds, takenFrom, type FindsByFace } from './joined-finds';
-import { joinedLights } from './joined-lights';
+import { joinedLights, type JoinedLights } from './joined-lights';
 import { photosWith } from './kept-photos';
 import { LookingAt } from './looking-at';
 import type { ScrapDraft } from './scrap-draft';
 import { SecondLight } from './second-light';
-import { refusedFor, useKeptPhoto, useLooking } from './use-looking';
+import { useKeptPhoto } from './use-kept-photo';
+import { refusedFor, useLooking } from './use-looking';
 
 interface PhotoCountProps {
   readonly bench: MarginPart;
@@ -36,8 +37,8 @@ interface Counted {
   readonly file: File;
   readonly photo: ShownPhoto;
   readonly finds: readonly Find[];
-  /** How many of them are seen under two lights; null where it is one photo. */
-  readonly underBoth: number | null;
+  /** How two photos of it came together; null where it is one. */
+  readonly lights: Pick<JoinedLights, 'onBoth' | 'alone'> | null;
   /** What is wrong with the edge, as far as the person lets it stand. */
   readonly ticked: readonly SymptomId[];
 }
@@ -100,10 +101,9 @@ function Counting({
     const joined = first && joinedLights(first.finds, own, judgedBy);
     if (first && !joined) return refusedFor(moved);
     const ticked = edgeTroubles(photo.measured.edge, lengths).map(({ id }) => id);
-    const finds = joined?.finds ?? own;
     return {
       ok: true,
-      found: { file, photo, finds, ticked, underBoth: joined?.onBoth ?? null },
+      found: { file, photo, ticked, finds: joined?.finds ?? own, lights: joined },
     };
   });
   const { trouble, keeping, keep } = useKeptPhoto('The counts are in the form.');
@@ -155,7 +155,7 @@ function Counting({
           ask();
         }}
         onOtherLight={
-          face === 'wrong' && found.underBoth === null
+          face === 'wrong' && found.lights === null
             ? () => {
                 setFirst(found);
                 ask();
