@@ -197,6 +197,15 @@ test('a fold that one light leaves open is photographed once more, lit from the 
   await input.setInputFiles(file(jpeg));
   const again = dialog.getByRole('button', { name: 'Once more, lit from the other side' });
   await expect(again).toBeVisible();
+  // The only doubtful one is chosen: there is no next one, until another is.
+  const doubtful = dialog.getByText(`Bite 2 of ${bites}, doubtful`);
+  const next = dialog.getByRole('button', { name: 'Next doubtful (1)' });
+  await expect(doubtful).toBeVisible();
+  await expect(next).toBeHidden();
+  await picture.focus();
+  await page.keyboard.press('ArrowRight');
+  await next.click();
+  await expect(doubtful).toBeVisible();
   // What is said of a find before the second photo stands after it; the doubtful one is left open.
   await picture.focus();
   await page.keyboard.press('ArrowRight');

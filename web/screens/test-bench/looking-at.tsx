@@ -13,7 +13,12 @@ export function LookingAt({
   return (
     <div className="grid gap-3 py-6" role="status">
       <p>Looking at {what}…</p>
-      <progress className="h-3 w-full accent-pencil" max={1} value={share ?? undefined} />
+      {/* A bar of which nobody knows how far it is would look done. */}
+      <progress
+        className={`h-3 w-full accent-pencil ${share === null ? 'invisible' : ''}`}
+        max={1}
+        value={share ?? 0}
+      />
       <Button className="justify-self-start" onClick={onStop}>
         Stop
       </Button>
