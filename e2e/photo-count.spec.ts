@@ -186,6 +186,48 @@ test('an edge of which nothing is counted: its waves and whiskers are seen, and 
   await expect(picked).toHaveText(/waves/);
 });
 
+test('of two bites near the bound the least sure is asked about first, and what it is tells of the other', async ({
+  page,
+  app,
+}) => {
+  const { dialog, input, picture } = await counting(page, app);
+  const { jpeg, bites } = await capeScrapPhoto('wrong', { deeperMm: -0.5 });
+  await input.setInputFiles(file(jpeg));
+  await expect(dialog.getByText(`Bite 2 of ${bites}, doubtful`)).toBeVisible();
+  const dashed = picture.locator('[data-doubtful]');
+  await expect(dashed).toHaveCount(2);
+  await expect(dialog.getByRole('button', { name: 'Next doubtful (2)' })).toBeVisible();
+  const [, short] = await dialog.locator('b.big-number').all();
+  await expect(short!).toHaveText('1');
+  // It was measured to have missed; it is seen to have caught: all lie deeper than was told.
+  await dialog.getByRole('radio', { name: 'Sound' }).click();
+  await expect(dialog.getByText('What you said settles 1 other too.')).toBeVisible();
+  await expect(dashed).toHaveCount(0);
+  await expect(short!).toHaveText('0');
+  await expect(dialog).toContainText('Sure to within one.');
+  // By keyboard it is taken back: Enter goes on through what it may be.
+  await picture.focus();
+  for (const as of ['short', 'over', 'struck']) {
+    await page.keyboard.press('Enter');
+    await expect(picture.locator(`[data-find=${as}]`)).toHaveCount(1);
+  }
+  await expect(dashed).toHaveCount(1);
+  await page.keyboard.press('Enter');
+  await expect(dashed).toHaveCount(0);
+  expect(await seriousTroubles(page)).toEqual([]);
+  await dialog.getByRole('button', { name: 'Use these counts' }).click();
+  await expect(dialog).toBeHidden();
+  // What was measured of all of them goes with the scrap, laid as the answer has it.
+  await page.getByRole('button', { name: /^Record scrap/ }).click();
+  await expect(page.getByText(`${bites} bites`, { exact: false }).first()).toBeVisible();
+  const kept = await app.api<{ photoId: string | null; counts: Counted[] }[]>(
+    'attempts?planId=plan-cape',
+  );
+  const [{ depths = [] } = {}] = kept.find(({ photoId }) => photoId !== null)?.counts ?? [];
+  expect(depths).toHaveLength(bites);
+  for (const { depthMm } of depths) expect(depthMm).toBeGreaterThan(0.2);
+});
+
 test('a fold that one light leaves open is photographed once more, lit from the other side', async ({
   page,
   app,

@@ -97,13 +97,13 @@ for (const { name, told: it } of measured) {
 }
 
 console.log(
-  '\n| photo of | said it can’t | bites found | found where nothing is, a photo | faults told within one | depth off, median (nine of ten) | stitch length off | depth within its own 90 % | sure and wrong, a photo |',
+  '\n| photo of | said it can’t | bites found | found where nothing is, a photo | faults told within one | with two answers | asked about | depth off, median (nine of ten) | stitch length off | depth within its own 90 % | sure and wrong, a photo |',
 );
-console.log('| --- | --- | --- | --- | --- | --- | --- | --- | --- |');
+console.log('| --- | --- | --- | --- | --- | --- | --- | --- | --- | --- | --- |');
 for (const { name, seen: it } of eyed) {
   const mm = (value) => (Number.isFinite(value) ? `${value.toFixed(3)} mm` : '–');
   console.log(
-    `| ${name} | ${it.refused} of ${it.photos} | ${percent(it.foundShare)} | ${it.falseFinds.toFixed(2)} | ${percent(it.withinOneShare)} | ${mm(it.depthErrorMm.median)} (${mm(it.depthErrorMm.nineOfTen)}) | ${mm(it.lengthErrorMm)} | ${percent(it.coverage)} | ${it.surelyWrong.toFixed(2)} |`,
+    `| ${name} | ${it.refused} of ${it.photos} | ${percent(it.foundShare)} | ${it.falseFinds.toFixed(2)} | ${percent(it.withinOneShare)} | ${percent(it.answered.withinOneShare)} | ${it.answered.answers.toFixed(1)} | ${mm(it.depthErrorMm.median)} (${mm(it.depthErrorMm.nineOfTen)}) | ${mm(it.lengthErrorMm)} | ${percent(it.coverage)} | ${it.surelyWrong.toFixed(2)} |`,
   );
 }
 

@@ -19,6 +19,7 @@ import { startingSetting } from '../plan/starting-setting';
 import { shownThreadMm } from '../plan/shown-thread';
 import { sewSwatch } from '../swatch/swatch';
 import { drawnFold, type RoundFold } from './round-fold';
+import { answered, surely } from './answered';
 import { drawnScrap, photographed, type Lying, type ScrapLook } from './scrap-photo';
 
 /** A kind of photo that is drawn many times. */
@@ -56,6 +57,8 @@ export interface EyeSeen {
   readonly falseFinds: number;
   /** Photos whose faults are told to within one. */
   readonly withinOneShare: number;
+  /** The same once its person has said what the two least sure ones are, and how many were asked about in the mean. */
+  readonly answered: { readonly withinOneShare: number; readonly answers: number };
   /** Of how deep a stitch lies: the middle one, and what nine of ten keep below, mm. */
   readonly depthErrorMm: { readonly median: number; readonly nineOfTen: number };
   /** Of the stitch length, the middle one, mm. */
@@ -185,9 +188,6 @@ export function drawnLights(it: EyeCase, random: () => number): readonly [DrawnP
 const nearMm = 1.2;
 const nineTenths = 1.645;
 
-/** Surer than this, a find is not asked about. */
-const surely = 0.9;
-
 interface Matched {
   readonly errors: readonly number[];
   readonly surelyWrong: number;
@@ -229,11 +229,15 @@ function shareAt(values: readonly number[], share: number): number {
   return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? NaN;
 }
 
+/** A person is asked so often at the most. */
+const mostAnswers = 2;
+
 /** Draws so many photos of a kind and sees how well they are measured. */
 export function eyeStudy(it: EyeCase, photos: number, random: () => number): EyeSeen {
   const errors: number[] = [];
   const lengths: number[] = [];
-  let [refused, inside, missed, none, within, seen, wrong] = [0, 0, 0, 0, 0, 0, 0];
+  let [refused, inside, missed, none, seen, wrong] = [0, 0, 0, 0, 0, 0];
+  let [within, withinAnswered, answers] = [0, 0, 0];
   for (let i = 0; i < photos; i++) {
     const photo = drawnPhoto(it, random);
     const { loMm, hiMm } = photo.expected.judged;
@@ -260,11 +264,13 @@ export function eyeStudy(it: EyeCase, photos: number, random: () => number): Eye
     lengths.push(Math.abs(measured.lengthMm.mean - photo.dials.lengthMm));
     const short = photo.truth.filter(({ depthMm, isSeen }) => isSeen && depthMm < loMm).length;
     const over = photo.truth.filter(({ depthMm }) => depthMm > hiMm).length;
-    const counts = measured.counts;
-    const isRight =
+    const isRight = (counts: { readonly short: number; readonly over: number }) =>
       Math.abs(counts.over - over) <= 1 &&
       (it.face === 'right' || Math.abs(counts.short - short) <= 1);
-    if (isRight) within++;
+    if (isRight(measured.counts)) within++;
+    const after = answered(photo, measured, mostAnswers);
+    answers += after.answers;
+    if (isRight(after)) withinAnswered++;
   }
   const counted = photos - refused;
   return {
@@ -272,6 +278,7 @@ export function eyeStudy(it: EyeCase, photos: number, random: () => number): Eye
     foundShare: seen > 0 ? 1 - missed / seen : NaN,
     falseFinds: counted > 0 ? none / counted : 0,
     withinOneShare: within / counted,
+    answered: { withinOneShare: withinAnswered / counted, answers: answers / counted },
     depthErrorMm: { median: shareAt(errors, 0.5), nineOfTen: shareAt(errors, 0.9) },
     lengthErrorMm: shareAt(lengths, 0.5),
     coverage: inside / errors.length,

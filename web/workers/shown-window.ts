@@ -13,7 +13,8 @@ const lightest = 235;
 /** A picture’s pixels as plain as they can be seen: from its own darkest grey to its lightest, specks left out. */
 export function plainPixels({ grey }: Pick<ScaledImage, 'grey'>): Uint8ClampedArray<ArrayBuffer> {
   const counts = new Uint32Array(256);
-  for (const value of grey) counts[value]!++;
+  // By number: an iterator over two million takes five times as long.
+  for (let i = 0; i < grey.length; i++) counts[grey[i]!]!++;
   const rank = (share: number) => {
     let below = 0;
     return counts.findIndex((count) => (below += count) > share * grey.length);

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { atMostOneWrong } from '../../../core/eye/how-sure';
 import { measureScrap } from '../../../core/eye/measure';
 import type { MeasuredScrap } from '../../../core/eye/measured-scrap';
+import type { Check } from '../../../core/margin/check';
 import { eyeCases } from '../../../core/study/eye-cases';
 import { drawnPhoto } from '../../../core/study/eye-study';
 import { evenDraws } from '../../../core/swatch/draw';
@@ -14,7 +15,9 @@ import {
   judged,
   judgements,
   placeAfter,
+  settledByAnswers,
   sureOf,
+  toldByAnswers,
 } from './finds';
 
 const stitch = (x: number, fault: string | null, sure = 0.99, counted = true) => ({
@@ -33,7 +36,10 @@ const measured: MeasuredScrap = {
   ...{ widthMm: 2, reference: null, edge: null, plain: 3, sure: 0.9 },
 };
 
-const bounds = { loMm: 0.2, hiMm: 1 };
+const check: Check = {
+  ...{ name: 'bite', source: 'guide', k: 1, loMm: 0.2, hiMm: 1, below: 'missed', above: 'shows' },
+  v0: { constantMm: 0, width: 0, needlePosition: 0, guide: 1 },
+};
 
 test('finds lie along the seam, what is not counted left out, the doubtful told', () => {
   const finds = findsOf(measured, 'missed');
@@ -59,9 +65,10 @@ test('measured depths go with the finds that stand as they were measured', () =>
   expect(depthsOf(finds)).toEqual([10, 20, 40].map((x) => ({ ...at, atMm: [x, 30] })));
   // Struck out, said to be another, or added: nothing was measured of it.
   const changed = added(judged(judged(finds, 0, 'struck'), 1, 'over'), [50, 30]);
-  expect(depthsOf(changed).map(({ atMm }) => atMm[0])).toEqual([40]);
-  // Said to be what it was taken for: it is sure, and stays measured.
-  expect(depthsOf(judged(finds, 1, 'short'))).toHaveLength(3);
+  expect(depthsOf(toldByAnswers(changed, check)).map(({ atMm }) => atMm[0])).toEqual([40]);
+  // Said to be what it was taken for: it is sure, and stays measured; so it is once that is said again.
+  const again = judged(judged(finds, 1, 'over'), 1, 'sound');
+  expect(depthsOf(toldByAnswers(again, check))).toHaveLength(3);
 });
 
 test('one that was missed goes between its neighbours, or on after the last', () => {
@@ -86,26 +93,49 @@ test('whatever is said of finds, no count is below 0 and faults are no more than
         const { n, short, over } = countsOf(finds);
         expect(short + over).toBeLessThanOrEqual(n);
         expect(n).toBeGreaterThanOrEqual(0);
-        expect(sureOf(finds, bounds)).toBeGreaterThanOrEqual(0);
-        expect(sureOf(finds, bounds)).toBeLessThanOrEqual(1 + 1e-9);
+        expect(sureOf(finds, check)).toBeGreaterThanOrEqual(0);
+        expect(sureOf(finds, check)).toBeLessThanOrEqual(1 + 1e-9);
       },
     ),
   );
 });
 
+/** Bites side by side near a bound, off by what they have in common. */
+const near = [10, 14, 18, 22, 26, 30].map((x, i) => ({
+  ...stitch(x, null, 0.7),
+  ...{ depthMm: 0.215 + 0.002 * i, depthSpreadMm: 0.05 },
+}));
+
 test('bites that lie near a bound together are as sure as what they are off by in common, and surer once one says what they are', () => {
-  const near = [10, 14, 18, 22, 26, 30].map((x, i) => ({
-    ...stitch(x, null, 0.7),
-    ...{ depthMm: 0.215 + 0.002 * i, depthSpreadMm: 0.05 },
-  }));
   const finds = findsOf({ ...measured, stitches: near }, 'missed');
-  const sure = sureOf(finds, bounds);
+  const sure = sureOf(finds, check);
   // All are short or none is, about: that at most one is wrong is as likely as that the fold lies where it was told, or farther in.
   expect(sure).toBeGreaterThan(0.5);
   expect(sure).toBeLessThan(0.75);
   const said = finds.slice(1).reduce((all, { id }) => judged(all, id, 'sound'), finds);
-  expect(sureOf(said, bounds)).toBeGreaterThan(0.95);
-  expect(sureOf(judged(said, finds[0]!.id, 'sound'), bounds)).toBe(1);
+  expect(sureOf(said, check)).toBeGreaterThan(0.95);
+  expect(sureOf(judged(said, finds[0]!.id, 'sound'), check)).toBe(1);
+});
+
+test('what is said of one tells of those beside it, and is taken back with it', () => {
+  const finds = findsOf({ ...measured, stitches: near }, 'missed');
+  expect(toldByAnswers(finds, check)).toEqual(finds);
+  expect(finds.every(isDoubtful)).toBe(true);
+  const said = judged(finds, 3, 'short');
+  const told = toldByAnswers(said, check);
+  expect(countsOf(told)).toMatchObject({ n: 6, short: 6 });
+  expect(sureOf(told, check)).toBeGreaterThan(sureOf(finds, check));
+  for (const { depth } of told) expect(depth!.depthMm).toBeLessThan(0.2);
+  // It is sound after all: so are the others, and none is doubtful for long.
+  const back = toldByAnswers(judged(said, 3, 'sound'), check);
+  expect(countsOf(back)).toMatchObject({ n: 6, short: 0 });
+  const twice = judged(judged(said, 3, 'sound'), 0, 'sound');
+  expect(settledByAnswers(twice, toldByAnswers(twice, check))).toBe(4);
+  // That one is none tells nothing of how deep the others go.
+  const struck = toldByAnswers(judged(finds, 3, 'struck'), check);
+  struck.forEach(({ depth }, i) => {
+    if (i !== 3) expect(depth!.depthMm).toBeCloseTo(finds[i]!.depth!.depthMm, 6);
+  });
 });
 
 test('untouched finds of the right side are as sure as the eye says they are', () => {

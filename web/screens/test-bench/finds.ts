@@ -1,6 +1,7 @@
-import { atMostOneWrong, sureOf as sureAlone } from '../../../core/eye/how-sure';
+import { atMostOneWrong, faultOf, sureOf as sureAlone } from '../../../core/eye/how-sure';
 import { countChances } from '../../../core/eye/likeliest-counts';
 import { commonSpreadMm } from '../../../core/eye/shared-offs';
+import { depthsByAnswers } from '../../../core/eye/told-by-answers';
 import type { MeasuredScrap } from '../../../core/eye/measured-scrap';
 import { mostMeasured } from '../../../contract/plan';
 import type { Check, Fault } from '../../../core/margin/check';
@@ -23,7 +24,7 @@ export interface Find {
   readonly judged: Judgement;
   /** How sure the eye is of it, 0 … 1; 1 once the person has said. */
   readonly sure: number;
-  /** The check’s value as it was measured; null where it was not, or where the person says otherwise. */
+  /** The check’s value as it was measured; null where it was not. */
   readonly depth: MeasuredDepth | null;
 }
 
@@ -38,6 +39,9 @@ export const asked = (find: Find): Find => ({
   sure: Math.min(find.sure, doubtfulBelow / 2),
 });
 
+/** The eye is never as sure as a person who said. */
+const surestEye = 1 - 1e-12;
+
 /** Whether the person has said what it is. */
 export const isSaid = ({ sure }: Find): boolean => sure === 1;
 
@@ -51,7 +55,7 @@ export function findsOf({ stitches }: MeasuredScrap, below: Fault): Find[] {
     .filter(({ counted }) => counted)
     .toSorted((a, b) => a.atMm[0] - b.atMm[0])
     .map(({ atMm, fault, sure, depthMm, depthSpreadMm }, id) => ({
-      ...{ id, atMm, sure },
+      ...{ id, atMm, sure: Math.min(sure, surestEye) },
       depth: depthMm === null ? null : { depthMm, depthSpreadMm: depthSpreadMm ?? 0 },
       judged: countsAs(fault, below),
     }));
@@ -59,11 +63,37 @@ export function findsOf({ stitches }: MeasuredScrap, below: Fault): Find[] {
 
 /** Says what a find is; the person is sure. */
 export const judged = (finds: readonly Find[], id: number, as: Judgement): Find[] =>
-  finds.map((find) =>
-    find.id === id
-      ? { ...find, judged: as, sure: 1, depth: as === find.judged ? find.depth : null }
-      : find,
-  );
+  finds.map((find) => (find.id === id ? { ...find, judged: as, sure: 1 } : find));
+
+/**
+ * The finds of a face as they are once all is known that the person said of them: that tells of the others too. What was measured
+ * of one stays where it is what the person says it is; of one that was struck out, or that is another, nothing was measured.
+ *
+ * @param finds as they were measured, and what was said
+ */
+export function toldByAnswers(finds: readonly Find[], check: Check): Find[] {
+  if (!finds.some(isSaid)) return [...finds];
+  const measured = finds.flatMap((find) => {
+    const { depth, judged: as } = find;
+    if (!depth || as === 'struck') return [];
+    return [{ id: find.id, depth, answer: isSaid(find) ? as : null }];
+  });
+  const told = depthsByAnswers(measured, check);
+  const depthOf = new Map(measured.map(({ id }, i) => [id, told[i]!]));
+  return finds.map((find): Find => {
+    const depth = depthOf.get(find.id) ?? null;
+    if (!depth || !find.depth) return { ...find, depth };
+    const as = countsAs(faultOf(depth.depthMm, check), check.below);
+    if (isSaid(find)) return { ...find, depth: as === find.judged ? depth : null };
+    const there = sureItIsThere(find.sure, find.depth, check);
+    const sure = there * sureAlone(depth.depthMm, depth.depthSpreadMm, check);
+    return { ...find, depth, judged: as, sure: Math.min(sure, surestEye) };
+  });
+}
+
+/** How many finds were doubtful and are no more, though nothing was said of them. */
+export const settledByAnswers = (before: readonly Find[], told: readonly Find[]): number =>
+  before.filter((find, i) => !isSaid(find) && isDoubtful(find) && !isDoubtful(told[i]!)).length;
 
 /** Adds one the eye did not see, in its place along the seam. */
 export function added(finds: readonly Find[], atMm: Find['atMm']): Find[] {
@@ -93,7 +123,7 @@ export function countsOf(finds: readonly Find[]) {
 /** To the hundredth of a millimetre, which is finer than anything is measured. */
 const hundredth = (mm: number) => Math.round(mm * 100) / 100;
 
-/** What was measured of the finds that still stand as they were measured. */
+/** What was measured of the finds that stand as they were measured. @param finds as {@link toldByAnswers} has them */
 export const depthsOf = (finds: readonly Find[]): KeptDepth[] =>
   finds
     .flatMap(({ depth, judged: as, atMm }) =>

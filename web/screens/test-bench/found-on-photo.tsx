@@ -28,7 +28,10 @@ import type { JoinedLights } from './joined-lights';
 
 interface FoundOnPhotoProps {
   readonly photo: ShownPhoto;
+  /** What stands once all is known that the person said. */
   readonly finds: readonly Find[];
+  /** So many are doubtful no more by what was said of others. */
+  readonly settled: number;
   readonly face: Face;
   readonly words: MarginWords;
   readonly judgedBy: Check;
@@ -45,7 +48,7 @@ interface FoundOnPhotoProps {
   readonly trouble: string | null;
   /** The photo is on its way. */
   readonly keeping: boolean;
-  onFinds(finds: readonly Find[]): void;
+  onFinds(change: (finds: readonly Find[]) => readonly Find[]): void;
   onTick(ticked: readonly SymptomId[]): void;
   onAnother(): void;
   /** One more photo with the lamp on the other side is to be joined with this one; null where that tells nothing. */
@@ -65,17 +68,25 @@ interface OtherFace {
 /** Surer than this, nothing more is asked for. */
 const sureEnough = 0.95;
 
-/** How sure the counts are, in words, and what would make them surer. */
-function sureInWords(sure: number, otherLight: boolean): string {
+/** What would make the counts surer. */
+interface Surer {
+  /** Whether some of them are asked about. */
+  readonly asked: boolean;
+  /** Whether one more photo, lit from the other side, tells more. */
+  readonly otherLight: boolean;
+}
+
+/** How sure the counts are, in words, and what would make them surer. @param one what is counted */
+function sureInWords(sure: number, one: string, { asked, otherLight }: Surer): string {
   if (sure > sureEnough) return 'Sure to within one.';
+  const say = asked ? ` Say what a dashed ${one} is: that tells of the others.` : '';
   if (sure > 0.75) {
-    return otherLight
-      ? 'Fairly sure to within one. Once more, lit from the other side, makes it surer.'
-      : 'Fairly sure to within one.';
+    const light = otherLight ? ' Once more, lit from the other side, makes it surer.' : '';
+    return `Fairly sure to within one.${say || light}`;
   }
   return otherLight
-    ? 'Not sure: look at the dashed ones. Once more, lit from the other side, makes it surer; so does another colour in the bobbin.'
-    : 'Not sure: look at the dashed ones. Light from the side, or another colour in the bobbin, would make it surer.';
+    ? `Not sure.${say} Once more, lit from the other side, makes it surer too; so does another colour in the bobbin.`
+    : `Not sure.${say} Light from the side, or another colour in the bobbin, would make it surer.`;
 }
 
 /** How both faces came together. */
@@ -94,14 +105,16 @@ function matchedInWords(
 
 /** The scrap laid flat, every find ringed, and what each of them is taken for. */
 export function FoundOnPhoto(props: FoundOnPhotoProps) {
-  const { photo, finds, face, words, judgedBy, used, sure, lights, other } = props;
+  const { photo, finds, settled, face, words, judgedBy, used, sure, lights, other } = props;
   const { trouble, keeping, onOtherLight } = props;
   const { atEdge, ticked, onFinds, onTick, onAnother, onTake } = props;
   const lengths = useLengths();
   const matched = typeof other === 'object' ? other : null;
   const asksAbout = (one: Find) => isDoubtful(one) || !!matched?.disagree.includes(one.id);
   const doubtful = finds.filter(asksAbout);
-  const [chosen, setChosen] = useState<number | null>((doubtful[0] ?? finds[0])?.id ?? null);
+  // What is said of the least sure one tells most of the others.
+  const [leastSure] = doubtful.toSorted((a, b) => a.sure - b.sure);
+  const [chosen, setChosen] = useState<number | null>((leastSure ?? finds[0])?.id ?? null);
   const find = finds.find(({ id }) => id === chosen) ?? null;
   // On along the seam, and round to the first; none where the only one is chosen.
   const at = finds.findIndex(({ id }) => id === chosen);
@@ -113,15 +126,14 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
     struck: `No ${words.one}`,
   };
   const { n, short, over } = used;
-  const say = (id: number, as: Judgement) => onFinds(judged(finds, id, as));
+  const say = (id: number, as: Judgement) => onFinds((all) => judged(all, id, as));
   const step = (by: 1 | -1) => {
     const i = finds.findIndex(({ id }) => id === chosen);
     setChosen(finds[Math.min(finds.length - 1, Math.max(0, i + by))]?.id ?? null);
   };
   const addAt = (atMm: Find['atMm']) => {
-    const more = added(finds, atMm);
-    onFinds(more);
-    setChosen(Math.max(...more.map(({ id }) => id)));
+    onFinds((all) => added(all, atMm));
+    setChosen(Math.max(...added(finds, atMm).map(({ id }) => id)));
   };
   const onKey = (event: KeyboardEvent) => {
     if (event.key === 'ArrowRight') step(1);
@@ -147,7 +159,12 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
           </>
         )}
         , <b className="big-number text-3xl">{over}</b> {(words.over ?? names.over).toLowerCase()}.{' '}
-        <span className="text-soft">{sureInWords(sure, onOtherLight !== null)}</span>
+        <span className="text-soft">
+          {sureInWords(sure, words.one, {
+            asked: doubtful.length > 0,
+            otherLight: onOtherLight !== null,
+          })}
+        </span>
       </p>
       {lights && (
         <p role="status">
@@ -157,6 +174,7 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
         </p>
       )}
       {matched && <p role="status">{matchedInWords(matched, words)}</p>}
+      {settled > 0 && <p role="status">What you said settles {counted(settled, 'other')} too.</p>}
       <ScrapPicture
         window={photo.window}
         reference={photo.measured.reference}

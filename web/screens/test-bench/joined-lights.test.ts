@@ -1,5 +1,5 @@
 import type { Check } from '../../../core/margin/check';
-import { judged, type Find } from './finds';
+import { judged, toldByAnswers, type Find } from './finds';
 import { joinedLights } from './joined-lights';
 
 const check: Check = {
@@ -28,7 +28,7 @@ test('light drawn in and light drawn out meet half way, and each depth is surer'
 
 test('what the person said of the first photo stands', () => {
   const first = judged(judged(photo(-0.06), 2, 'struck'), 3, 'short');
-  const { finds } = joinedLights(first, photo(0.06), check)!;
+  const { finds } = joinedLights(toldByAnswers(first, check), photo(0.06), check)!;
   expect(finds[2]).toMatchObject({ judged: 'struck', sure: 1, depth: null });
   expect(finds[3]).toMatchObject({ judged: 'short', sure: 1, depth: null });
 });

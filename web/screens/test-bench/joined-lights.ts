@@ -39,8 +39,8 @@ export function joinedLights(
     const before = first[inFirst[j] ?? -1];
     if (!before) return asked(find);
     const { judged, depth: earlier } = before;
-    if (isSaid(before)) return { ...find, judged, depth: earlier, sure: 1 };
     const depth = depthAt.get(j) ?? null;
+    if (isSaid(before)) return { ...find, judged, depth: depth ?? earlier, sure: 1 };
     if (!depth || !find.depth) return asked(find);
     const there = Math.max(
       ...[before, find].map((one) => (one.depth ? sureItIsThere(one.sure, one.depth, check) : 0)),

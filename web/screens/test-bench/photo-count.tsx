@@ -14,7 +14,7 @@ import { measuredPhoto } from '../../workers/eye';
 import type { ShownPhoto } from '../../workers/eye-tasks';
 import { ChoosePhoto } from './choose-photo';
 import { edgeTroubles, withTroubles } from './edge-seen';
-import { countsOf, findsOf, sureOf, type Find } from './finds';
+import { countsOf, findsOf, settledByAnswers, sureOf, toldByAnswers, type Find } from './finds';
 import { FoundOnPhoto } from './found-on-photo';
 import { joinedFinds, takenFrom, type FindsByFace } from './joined-finds';
 import { joinedLights, type JoinedLights } from './joined-lights';
@@ -36,6 +36,7 @@ interface PhotoCountProps {
 interface Counted {
   readonly file: File;
   readonly photo: ShownPhoto;
+  /** As they were measured, and what the person said of them. */
   readonly finds: readonly Find[];
   /** How two photos of it came together; null where it is one. */
   readonly lights: Pick<JoinedLights, 'onBoth' | 'alone'> | null;
@@ -89,16 +90,17 @@ function Counting({
   const [face, setFace] = useState<Face>(hidden && faces.wrong && !faces.right ? 'right' : 'wrong');
   /** What one light showed, while it is photographed under the other. */
   const [first, setFirst] = useState<Counted | null>(null);
-  const { stage, look, show, ask } = useLooking<Counted>(async (file, told, signal) => {
+  const told = ({ finds }: Counted) => toldByAnswers(finds, judgedBy);
+  const { stage, look, show, ask } = useLooking<Counted>(async (file, onShare, signal) => {
     const asked = { face, finish: bench.finish.id, plan: bench.plan, dials: sewn };
-    const eyed = await measuredPhoto(file, asked, told, signal);
+    const eyed = await measuredPhoto(file, asked, onShare, signal);
     if (!eyed.ok) return eyed;
     const { photo } = eyed;
     if (!photo.measured.counts) {
       return refusedFor(nothingBeside(margin.references(bench.plan, sewn)[0].name));
     }
     const own = findsOf(photo.measured, judgedBy.below);
-    const joined = first && joinedLights(first.finds, own, judgedBy);
+    const joined = first && joinedLights(told(first), own, judgedBy);
     if (first && !joined) return refusedFor(moved);
     const ticked = edgeTroubles(photo.measured.edge, lengths).map(({ id }) => id);
     return {
@@ -111,8 +113,9 @@ function Counting({
     hidden && seen.wrong && seen.right
       ? joinedFinds({ wrong: seen.wrong, right: seen.right }, judgedBy, hidden.hiddenMm)
       : null;
-  const take = async ({ file, finds, photo, ticked }: Counted, andOther: boolean) => {
-    const seen = { ...faces, [face]: finds };
+  const take = async (found: Counted, andOther: boolean) => {
+    const { file, photo, ticked } = found;
+    const seen = { ...faces, [face]: told(found) };
     const atEdge = edgeTroubles(photo.measured.edge, lengths);
     set({
       ...{ ...takenFrom(seen, together(seen)), faces: seen },
@@ -130,16 +133,19 @@ function Counting({
   const other = otherFace[face];
   if (stage.is === 'found') {
     const { found } = stage;
-    const seen = { ...faces, [face]: found.finds };
+    const finds = told(found);
+    const seen = { ...faces, [face]: finds };
     const joined = together(seen);
     return (
       <FoundOnPhoto
         {...found}
+        finds={finds}
+        settled={settledByAnswers(found.finds, finds)}
         face={face}
         words={margin.words}
         judgedBy={judgedBy}
         used={takenFrom(seen, joined)}
-        sure={sureOf(joined?.finds ?? found.finds, judgedBy)}
+        sure={sureOf(joined?.finds ?? finds, judgedBy)}
         other={
           !hidden
             ? 'none'
@@ -149,7 +155,7 @@ function Counting({
         }
         trouble={trouble}
         keeping={keeping}
-        onFinds={(finds) => show({ ...found, finds })}
+        onFinds={(change) => show({ ...found, finds: change(found.finds) })}
         onAnother={() => {
           setFirst(null);
           ask();
@@ -174,7 +180,7 @@ function Counting({
   if (first) {
     return (
       <SecondLight
-        first={counted(countsOf(first.finds).n, margin.words.one, margin.words.counted)}
+        first={counted(countsOf(told(first)).n, margin.words.one, margin.words.counted)}
         issues={stage.issues}
         onFile={look}
         onBack={() => {

@@ -1,0 +1,127 @@
+import fc from 'fast-check';
+import seedrandom from 'seedrandom';
+import { sureOf } from './how-sure';
+import { depthsByAnswers, type Answer, type AnsweredDepth } from './told-by-answers';
+
+const bounds = { loMm: 0.2, hiMm: 0.8 };
+const answers = ['short', 'sound', 'over'] as const;
+const answerAt = (mm: number): Answer =>
+  mm < bounds.loMm ? 'short' : mm > bounds.hiMm ? 'over' : 'sound';
+
+const scraps = fc.array(
+  fc.record({
+    mm: fc.double({ min: 0.05, max: 1, noNaN: true }),
+    spreadMm: fc.double({ min: 0.03, max: 0.12, noNaN: true }),
+    answer: fc.option(fc.constantFrom(...answers), { freq: 2 }),
+  }),
+  { minLength: 1, maxLength: 6 },
+);
+type Scrap = readonly (typeof scraps extends fc.Arbitrary<(infer One)[]> ? One : never)[];
+const asMeasured = (scrap: Scrap): AnsweredDepth[] =>
+  scrap.map(({ mm, spreadMm, answer }) => ({
+    depth: { depthMm: mm, depthSpreadMm: spreadMm },
+    answer,
+  }));
+
+test('what answers tell of the others: as every way all may be off, and each by itself, summed up', () => {
+  const bell = (x: number) => Math.exp((-x * x) / 2);
+  const upTo = (most: number) => Array.from({ length: 80 * most + 1 }, (_, i) => i / 40 - most);
+  const [common, own] = [upTo(3), upTo(6)];
+  const every = own.reduce((sum, off) => sum + bell(off), 0);
+  fc.assert(
+    fc.property(scraps, (scrap) => {
+      // No more is taken for common than the surest is off, and each strays a little by itself.
+      const commonMm = Math.min(...scrap.map(({ spreadMm }) => spreadMm));
+      let [weight, sum] = [0, 0];
+      for (const off of common) {
+        let chance = bell(off);
+        for (const { mm, spreadMm, answer } of scrap) {
+          if (answer === null) continue;
+          const ownMm = Math.max(0.015, Math.sqrt(spreadMm ** 2 - commonMm ** 2));
+          let is = 0;
+          for (const by of own) {
+            if (answerAt(mm - off * commonMm - by * ownMm) === answer) is += bell(by);
+          }
+          chance *= (0.98 * is) / every + 0.02 / 3;
+        }
+        weight += chance;
+        sum += chance * off * commonMm;
+      }
+      const offMm = scrap.some(({ answer }) => answer !== null) ? sum / weight : 0;
+      depthsByAnswers(asMeasured(scrap), bounds).forEach(({ depthMm }, i) => {
+        expect(Math.abs(scrap[i]!.mm - offMm - depthMm)).toBeLessThan(0.03 * commonMm);
+      });
+    }),
+    { numRuns: 40 },
+  );
+});
+
+test('nothing said, nothing moved; one answer moves all its way', () => {
+  fc.assert(
+    fc.property(scraps, (scrap) => {
+      const unasked = scrap.map((one) => ({ ...one, answer: null }));
+      const depths = asMeasured(unasked).map(({ depth }) => depth);
+      expect(depthsByAnswers(asMeasured(unasked), bounds)).toEqual(depths);
+      const said = (answer: Answer) =>
+        depthsByAnswers(asMeasured([{ ...unasked[0]!, answer }, ...unasked.slice(1)]), bounds);
+      said('short').forEach(({ depthMm }, i) => {
+        expect(depthMm).toBeLessThanOrEqual(depths[i]!.depthMm + 1e-9);
+      });
+      said('over').forEach(({ depthMm }, i) => {
+        expect(depthMm).toBeGreaterThanOrEqual(depths[i]!.depthMm - 1e-9);
+      });
+    }),
+  );
+});
+
+test('what is clear already, and a slip far from any bound, move nothing', () => {
+  const clear = [0.5, 0.25, 0.3].map((mm) => ({ mm, spreadMm: 0.055, answer: null }));
+  for (const answer of answers) {
+    const told = depthsByAnswers(asMeasured([{ ...clear[0]!, answer }, ...clear.slice(1)]), bounds);
+    told.forEach(({ depthMm }, i) => expect(depthMm).toBeCloseTo(clear[i]!.mm, 3));
+  }
+});
+
+test('scraps drawn at random, two answers each: the counts are right more often than by those answers alone, and the intervals hold', () => {
+  const random = seedrandom('answers');
+  const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+  const [ownMm, commonMm, scrapsDrawn] = [0.02, 0.06, 1500];
+  let [told, alone, inside, all] = [0, 0, 0, 0];
+  for (let n = 0; n < scrapsDrawn; n++) {
+    const truth = Array.from({ length: 24 }, () => 0.3 + 0.12 * normal());
+    const off = commonMm * normal();
+    const depths = truth.map((mm) => ({
+      depthMm: mm + off + ownMm * normal(),
+      depthSpreadMm: Math.hypot(ownMm, commonMm),
+    }));
+    const said = new Map<number, Answer>();
+    let now = depths;
+    for (let k = 0; k < 2; k++) {
+      const sures = now.map(({ depthMm, depthSpreadMm }, i) =>
+        said.has(i) ? 1 : sureOf(depthMm, depthSpreadMm, bounds),
+      );
+      const least = sures.indexOf(Math.min(...sures));
+      said.set(least, answerAt(truth[least]!));
+      now = depthsByAnswers(
+        depths.map((depth, i) => ({ depth, answer: said.get(i) ?? null })),
+        bounds,
+      );
+    }
+    const isRight = (some: typeof depths) => {
+      const are = some.map(({ depthMm }, i) => said.get(i) ?? answerAt(depthMm));
+      const of = (which: Answer, from: readonly Answer[]) =>
+        from.filter((one) => one === which).length;
+      const is = truth.map(answerAt);
+      return (['short', 'over'] as const).every((one) => Math.abs(of(one, are) - of(one, is)) <= 1);
+    };
+    if (isRight(now)) told++;
+    if (isRight(depths)) alone++;
+    for (const [i, { depthMm, depthSpreadMm }] of now.entries()) {
+      all++;
+      if (Math.abs(depthMm - truth[i]!) <= 1.645 * depthSpreadMm) inside++;
+    }
+  }
+  expect(told / scrapsDrawn).toBeGreaterThan(alone / scrapsDrawn + 0.15);
+  expect(inside / all).toBeGreaterThan(0.86);
+  expect(inside / all).toBeLessThan(0.96);
+});

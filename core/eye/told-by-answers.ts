@@ -1,0 +1,75 @@
+import type { MeasuredDepth } from '../margin/measured-depths';
+import { normalDrift } from '../margin/normal';
+import type { Judged } from './expected';
+import { commonSpreadMm, ownSpreadMm } from './shared-offs';
+
+const { exp, hypot, max, sqrt } = Math;
+
+/** What a person who looks at the scrap itself says a stitch is. */
+export type Answer = 'short' | 'sound' | 'over';
+
+/** A depth as a photo tells it, and what the person says of that stitch; null where nothing is said. */
+export interface AnsweredDepth {
+  readonly depth: MeasuredDepth;
+  readonly answer: Answer | null;
+}
+
+type Bounds = Pick<Judged, 'loMm' | 'hiMm'>;
+
+/** What all depths are off by in common is tried so far, in spreads of it, and so closely. */
+const mostOff = 3;
+const offSteps = 30;
+/** Of so many answers one is a slip, or says something else than how deep a stitch goes. Starting guess. */
+const slips = 0.02;
+
+/** How likely an answer is where a stitch is believed to lie. */
+function likely(answer: Answer, { depthMm, depthSpreadMm }: MeasuredDepth, bounds: Bounds): number {
+  const { loMm, hiMm } = bounds;
+  const belief = normalDrift(depthMm, depthSpreadMm);
+  const chances: Readonly<Record<Answer, number>> = {
+    short: belief.leftOf(loMm),
+    sound: belief.within(loMm, hiMm),
+    over: belief.rightOf(hiMm),
+  };
+  return (1 - slips) * chances[answer] + slips / 3;
+}
+
+/**
+ * Depths of one face as they are once a person has said what some stitches are. All are off in common by where their fold was
+ * told; an answer about one of them that lies near a bound tells how far, and so it tells of all others: Bayes’ rule over what
+ * they are off by, each off by itself besides. Source: docs/formulas.md, “The eye”.
+ *
+ * @returns in the same order; as they were where nothing is said
+ * @example
+ * // Two bites that just reach the bound; the first is seen to have missed: so did the second, as likely as not before.
+ * const near = { depthMm: 0.21, depthSpreadMm: 0.06 };
+ * depthsByAnswers([{ depth: near, answer: 'short' }, { depth: near, answer: null }], { loMm: 0.2, hiMm: 1 });
+ */
+export function depthsByAnswers(all: readonly AnsweredDepth[], bounds: Bounds): MeasuredDepth[] {
+  const depths = all.map(({ depth }) => depth);
+  if (all.every(({ answer }) => answer === null)) return depths;
+  const commonMm = commonSpreadMm(depths);
+  let [weight, sum, squares] = [0, 0, 0];
+  for (let i = -offSteps; i <= offSteps; i++) {
+    const off = (i / offSteps) * mostOff;
+    const offMm = off * commonMm;
+    let chance = exp((-off * off) / 2);
+    for (const { depth, answer } of all) {
+      if (answer === null) continue;
+      const alone = {
+        depthMm: depth.depthMm - offMm,
+        depthSpreadMm: ownSpreadMm(depth, commonMm),
+      };
+      chance *= likely(answer, alone, bounds);
+    }
+    weight += chance;
+    sum += chance * offMm;
+    squares += chance * offMm * offMm;
+  }
+  const offMm = sum / weight;
+  const leftMm = sqrt(max(0, squares / weight - offMm * offMm));
+  return depths.map((depth) => ({
+    depthMm: depth.depthMm - offMm,
+    depthSpreadMm: hypot(ownSpreadMm(depth, commonMm), leftMm),
+  }));
+}
