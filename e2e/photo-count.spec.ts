@@ -259,6 +259,8 @@ test('a fold that one light leaves open is photographed once more, lit from the 
   await again.focus();
   await page.keyboard.press('Enter');
   await expect(dialog).toContainText('turn its card half round under the lamp');
+  // Its card is in hand.
+  await expect(dialog.getByRole('link', { name: 'A4' })).toHaveCount(0);
   await input.setInputFiles(file(await noCard()));
   await expect(dialog.getByRole('alert')).toContainText('No mark of the scrap card is to be seen');
   expect(await seriousTroubles(page)).toEqual([]);

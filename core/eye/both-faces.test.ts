@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { evenDraws } from '../swatch/draw';
-import { depthByBoth, matchFaces, offsOf, type FaceBite, type OutsideBite } from './both-faces';
+import { depthByBoth, matchFaces, offsOf, type PhotoBite, type OutsideBite } from './both-faces';
 
 const hiddenMm = 0.6;
 
@@ -17,7 +17,7 @@ function scrap(
     alongMm: (along += 3.4 + 0.35 * bell()),
     depthMm: hiddenMm + 0.35 * bell(),
   }));
-  const wrong = bites.map(({ alongMm, depthMm }): FaceBite => {
+  const wrong = bites.map(({ alongMm, depthMm }): PhotoBite => {
     const depth = { depthMm: depthMm + spreadMm * bell(), depthSpreadMm: spreadMm };
     return { atMm: [alongMm + 5, 30 + 0.05 * alongMm], depth };
   });
@@ -137,7 +137,7 @@ test('what all bites of a face are off by is taken away, and what is left of it 
   const at = (i: number) => [10 + 4 * i, 30] as const;
   const depth = (depthMm: number) => ({ depthMm, depthSpreadMm: 0.05 });
   const trueMm = [0.7, 0.8, 0.9, 1, 1.1, 0.85];
-  const wrong = trueMm.map((mm, i): FaceBite => ({ atMm: at(i), depth: depth(mm - 0.06) }));
+  const wrong = trueMm.map((mm, i): PhotoBite => ({ atMm: at(i), depth: depth(mm - 0.06) }));
   const right = trueMm.map((mm, i): OutsideBite => ({
     ...{ atMm: at(i), depth: depth(mm + 0.02), shows: true },
   }));

@@ -13,7 +13,7 @@ import {
 } from './shared-offs';
 
 /** A bite where it lies in the picture of one face. */
-export interface FaceBite {
+export interface PhotoBite {
   /** From the window’s upper left corner, mm. */
   readonly atMm: readonly [xMm: number, yMm: number];
   /** How deep it goes by what this face shows; null where that is not told. */
@@ -21,7 +21,7 @@ export interface FaceBite {
 }
 
 /** A place on the right side where a bite may come out. */
-export interface OutsideBite extends FaceBite {
+export interface OutsideBite extends PhotoBite {
   readonly shows: boolean;
 }
 
@@ -57,7 +57,7 @@ const leastSpacingMm = 1;
 const leastBites = 3;
 
 /** How far each of some places lies along the straight line through all of them, mm from the window’s left. */
-function alongLine(places: readonly FaceBite[]): number[] {
+function alongLine(places: readonly PhotoBite[]): number[] {
   const [xs, ys] = [places.map(({ atMm }) => atMm[0]), places.map(({ atMm }) => atMm[1])];
   const [x, y] = [meanAndSpread(xs).mean, meanAndSpread(ys).mean];
   const square = xs.reduce((sum, one) => sum + (one - x) ** 2, 0);
@@ -97,7 +97,7 @@ interface Way extends Pick<MatchedFaces, 'onRight'> {
  * @returns null where either face has too few bites to tell
  */
 export function matchFaces(
-  wrong: readonly FaceBite[],
+  wrong: readonly PhotoBite[],
   right: readonly OutsideBite[],
   hiddenMm: number,
 ): MatchedFaces | null {
@@ -159,7 +159,7 @@ function likelihoodOf(
     right,
     hiddenMm,
   }: {
-    readonly wrong: readonly FaceBite[];
+    readonly wrong: readonly PhotoBite[];
     readonly right: readonly OutsideBite[];
     readonly hiddenMm: number;
   },
@@ -216,8 +216,8 @@ export function depthByBoth(
 
 /** What both faces are off by in common, of bites that were matched. @param onRight as {@link matchFaces} tells it */
 export function offsOf(
-  wrong: readonly FaceBite[],
-  right: readonly FaceBite[],
+  wrong: readonly PhotoBite[],
+  right: readonly PhotoBite[],
   { onRight }: Pick<MatchedFaces, 'onRight'>,
 ): SharedOffs {
   return sharedOffs(

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { evenDraws } from '../swatch/draw';
 import type { MeasuredDepth } from '../margin/measured-depths';
 import { normalDraw } from '../margin/sewist';
-import type { FaceBite } from './both-faces';
+import type { PhotoBite } from './both-faces';
 import { depthsByLights, matchLights } from './both-lights';
 import { countsAt } from './likeliest-counts';
 
@@ -14,7 +14,7 @@ const bells = (seed: number) => {
 };
 
 /** Bites along a slanting seam, as unevenly spaced as a hand sews. */
-const row = (n: number, seed: number): FaceBite[] => {
+const row = (n: number, seed: number): PhotoBite[] => {
   const draw = evenDraws(seed);
   let along = 0;
   return Array.from({ length: n }, () => {
@@ -22,7 +22,7 @@ const row = (n: number, seed: number): FaceBite[] => {
     return { atMm: [5 + along, 20 + 0.1 * along] as const, depth: null };
   });
 };
-const movedBy = (bites: readonly FaceBite[], x: number, y: number): FaceBite[] =>
+const movedBy = (bites: readonly PhotoBite[], x: number, y: number): PhotoBite[] =>
   bites.map((bite) => ({ ...bite, atMm: [bite.atMm[0] + x, bite.atMm[1] + y] as const }));
 
 test('a scrap that stayed where it lay has each bite found again, some of them in one photo only', () => {
@@ -35,7 +35,7 @@ test('a scrap that stayed where it lay has each bite found again, some of them i
       (n, seed, a, b) => {
         const bites = row(n, seed);
         const bell = bells(seed + 1);
-        const strayed = bites.map((bite): FaceBite => ({
+        const strayed = bites.map((bite): PhotoBite => ({
           ...bite,
           atMm: [bite.atMm[0] + 0.15 * bell(), bite.atMm[1] + 0.15 * bell()],
         }));

@@ -1,5 +1,5 @@
 import type { MeasuredDepth } from '../margin/measured-depths';
-import type { FaceBite } from './both-faces';
+import type { PhotoBite } from './both-faces';
 import type { Judged } from './expected';
 import { likeliestCounts } from './likeliest-counts';
 import { middleOf } from './middle';
@@ -17,11 +17,11 @@ const sameShare = 0.4;
 /** Fewer tell nothing. */
 const leastBites = 3;
 
-const apart = (one: FaceBite, other: FaceBite): number =>
+const apart = (one: PhotoBite, other: PhotoBite): number =>
   Math.hypot(one.atMm[0] - other.atMm[0], one.atMm[1] - other.atMm[1]);
 
 /** The place in a list that lies the nearest to one, and how far from it. */
-function nearestOf(places: readonly FaceBite[], to: FaceBite): readonly [i: number, mm: number] {
+function nearestOf(places: readonly PhotoBite[], to: PhotoBite): readonly [i: number, mm: number] {
   let [nearest, least] = [-1, Infinity];
   for (const [i, place] of places.entries()) {
     const mm = apart(place, to);
@@ -38,8 +38,8 @@ function nearestOf(places: readonly FaceBite[], to: FaceBite): readonly [i: numb
  * moved, or too few bites are seen to say
  */
 export function matchLights(
-  first: readonly FaceBite[],
-  second: readonly FaceBite[],
+  first: readonly PhotoBite[],
+  second: readonly PhotoBite[],
 ): readonly (number | null)[] | null {
   if (Math.min(first.length, second.length) < leastBites) return null;
   const gaps = first.map((one, i) => nearestOf(first.toSpliced(i, 1), one)[1]);

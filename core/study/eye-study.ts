@@ -3,14 +3,13 @@ import { expectedOn } from '../eye/expected';
 import { upperSideOf } from '../eye/seen';
 import type { Face } from '../eye/seen-on';
 import { faultOf } from '../eye/how-sure';
+import { countsAt } from '../eye/likeliest-counts';
 import type { ScaledImage } from '../eye/grey';
-import { measureScrap } from '../eye/measure';
 import { windowOf } from '../eye/photo';
 import { scrapOnCard } from './card-photo';
 import type { MeasuredScrap, MeasuredStitch } from '../eye/measured-scrap';
 import type { Finish } from '../finish/finish';
 import type { SewingPlan } from '../finish/sewing-plan';
-import { Impossible } from '../impossible';
 import type { DialSettings } from '../kit/dial-steps';
 import { undriftedMm } from '../margin/check';
 import { marginOfPlan } from '../plan/margin-of-plan';
@@ -18,9 +17,10 @@ import { setUpOf } from '../plan/set-up-of';
 import { startingSetting } from '../plan/starting-setting';
 import { shownThreadMm } from '../plan/shown-thread';
 import { sewSwatch } from '../swatch/swatch';
-import { drawnFold, type RoundFold } from './round-fold';
 import { answered, surely } from './answered';
+import { drawnFold, type RoundFold } from './round-fold';
 import { drawnScrap, photographed, type Lying, type ScrapLook } from './scrap-photo';
+import { isWithinOne, measuredOf } from './true-stitch';
 
 /** A kind of photo that is drawn many times. */
 export interface EyeCase {
@@ -240,17 +240,8 @@ export function eyeStudy(it: EyeCase, photos: number, random: () => number): Eye
   let [within, withinAnswered, answers] = [0, 0, 0];
   for (let i = 0; i < photos; i++) {
     const photo = drawnPhoto(it, random);
-    const { loMm, hiMm } = photo.expected.judged;
-    let measured: MeasuredScrap;
-    try {
-      measured = measureScrap(photo.window, photo.expected)!;
-    } catch (error) {
-      if (!(error instanceof Impossible)) throw error;
-      refused++;
-      continue;
-    }
-    // Without what they were led along, stitches can't be judged; the screen refuses them too.
-    if (!measured.counts) {
+    const measured = measuredOf(photo);
+    if (!measured) {
       refused++;
       continue;
     }
@@ -262,15 +253,11 @@ export function eyeStudy(it: EyeCase, photos: number, random: () => number): Eye
     wrong += found.surelyWrong;
     seen += photo.truth.filter(({ isSeen }) => isSeen).length;
     lengths.push(Math.abs(measured.lengthMm.mean - photo.dials.lengthMm));
-    const short = photo.truth.filter(({ depthMm, isSeen }) => isSeen && depthMm < loMm).length;
-    const over = photo.truth.filter(({ depthMm }) => depthMm > hiMm).length;
-    const isRight = (counts: { readonly short: number; readonly over: number }) =>
-      Math.abs(counts.over - over) <= 1 &&
-      (it.face === 'right' || Math.abs(counts.short - short) <= 1);
-    if (isRight(measured.counts)) within++;
+    const truth = countsAt(photo.truth, photo.expected.judged);
+    if (isWithinOne(measured.counts, truth, it.face)) within++;
     const after = answered(photo, measured, mostAnswers);
     answers += after.answers;
-    if (isRight(after)) withinAnswered++;
+    if (isWithinOne(after, truth, it.face)) withinAnswered++;
   }
   const counted = photos - refused;
   return {

@@ -5,12 +5,9 @@ import {
   surelyMatched,
   type OutsideBite,
 } from '../eye/both-faces';
-import { measureScrap } from '../eye/measure';
-import type { MeasuredStitch } from '../eye/measured-scrap';
-import { Impossible } from '../impossible';
 import { marginOfPlan } from '../plan/margin-of-plan';
 import { drawnFaces, type EyeCase } from './eye-study';
-import { depthOf, holds, rootMeanSquare, trueOf } from './true-stitch';
+import { depthOf, holds, measuredOf, rootMeanSquare, trueOf } from './true-stitch';
 
 /** How well bites of both faces are told to be the same. */
 export interface FacesSeen {
@@ -39,17 +36,15 @@ export function facesStudy(it: EyeCase, scraps: number, random: () => number): F
   const errors = { alone: [] as number[], both: [] as number[] };
   for (let n = 0; n < scraps; n++) {
     const { wrong, right } = drawnFaces(it, random);
-    let seen: { inside: MeasuredStitch[]; outside: MeasuredStitch[] };
-    try {
-      seen = {
-        inside: measureScrap(wrong.window, wrong.expected)!.stitches.filter((one) => one.counted),
-        outside: [...measureScrap(right.window, right.expected)!.stitches],
-      };
-    } catch (error) {
-      if (!(error instanceof Impossible)) throw error;
+    const [shows, comesOut] = [measuredOf(wrong), measuredOf(right)];
+    if (!shows || !comesOut) {
       refused++;
       continue;
     }
+    const seen = {
+      inside: shows.stitches.filter((one) => one.counted),
+      outside: comesOut.stitches,
+    };
     const { hiddenMm } = hiddenOf(it);
     const outside = seen.outside.map((one): OutsideBite => {
       const depth = depthOf(one);

@@ -1,10 +1,8 @@
 import { depthsByLights, matchLights } from '../eye/both-lights';
 import { countsAt } from '../eye/likeliest-counts';
-import { measureScrap } from '../eye/measure';
 import type { MeasuredDepth } from '../margin/measured-depths';
-import { Impossible } from '../impossible';
 import { drawnLights, type DrawnPhoto, type EyeCase } from './eye-study';
-import { depthOf, holds, rootMeanSquare, trueOf } from './true-stitch';
+import { depthOf, holds, isWithinOne, measuredOf, rootMeanSquare, trueOf } from './true-stitch';
 
 /** How much surer a second photo with the lamp on the other side makes what was measured. */
 export interface LightsSeen {
@@ -19,13 +17,12 @@ export interface LightsSeen {
   readonly coverage: number;
 }
 
-/** Bites in a photo whose depths are told, and which true stitch each is. */
-function bitesIn(photo: DrawnPhoto) {
-  return measureScrap(photo.window, photo.expected)!.stitches.flatMap((one) => {
+/** Bites in a photo whose depths are told, and which true stitch each is; null where it is refused. */
+const bitesIn = (photo: DrawnPhoto) =>
+  measuredOf(photo)?.stitches.flatMap((one) => {
     const depth = one.counted ? depthOf(one) : null;
     return depth ? [{ atMm: one.atMm, depth, of: trueOf(photo, one) }] : [];
-  });
-}
+  }) ?? null;
 
 /** Draws so many scraps under a lamp from one side and from the other. @param random 0 … 1 */
 export function lightsStudy(it: EyeCase, scraps: number, random: () => number): LightsSeen {
@@ -34,20 +31,12 @@ export function lightsStudy(it: EyeCase, scraps: number, random: () => number): 
   let [refused, inside] = [0, 0];
   for (let n = 0; n < scraps; n++) {
     const [first, second] = drawnLights(it, random);
-    let seen: readonly [ReturnType<typeof bitesIn>, ReturnType<typeof bitesIn>];
-    try {
-      seen = [bitesIn(first), bitesIn(second)];
-    } catch (error) {
-      if (!(error instanceof Impossible)) throw error;
-      refused++;
-      continue;
-    }
-    const inFirst = matchLights(...seen);
+    const [before, after] = [bitesIn(first), bitesIn(second)];
+    const inFirst = before && after && matchLights(before, after);
     if (!inFirst) {
       refused++;
       continue;
     }
-    const [before, after] = seen;
     const matched = after.flatMap((bite, j) => {
       const i = inFirst[j] ?? null;
       return i === null ? [] : [{ one: before[i]!, other: bite }];
@@ -58,10 +47,8 @@ export function lightsStudy(it: EyeCase, scraps: number, random: () => number): 
       judged,
     );
     const truth = countsAt(first.truth, judged);
-    const isRight = (depths: readonly MeasuredDepth[]) => {
-      const { short, over } = countsAt(depths, judged);
-      return Math.abs(short - truth.short) <= 1 && Math.abs(over - truth.over) <= 1;
-    };
+    const isRight = (depths: readonly MeasuredDepth[]) =>
+      isWithinOne(countsAt(depths, judged), truth, it.face);
     if (isRight(before.map(({ depth }) => depth))) withinOne.alone++;
     if (isRight(matched.map(({ other }, k) => both[k] ?? other.depth))) withinOne.both++;
     for (const [k, { one }] of matched.entries()) {

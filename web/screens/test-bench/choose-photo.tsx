@@ -11,13 +11,39 @@ interface ChoosePhotoProps {
   readonly lay: string;
   /** Why the last one could not be measured. */
   readonly issues: readonly Issue[];
+  /** The card is in hand already: none is offered to print. */
+  readonly hasCard?: boolean;
   /** What is asked before. */
   readonly children?: ReactNode;
   onFile(file: File): void;
 }
 
+const pages = [
+  ['a4', 'A4'],
+  ['letter', 'Letter'],
+] as const;
+
+/** The card as a file to print, for either paper. */
+const PrintCard = () => (
+  <span className="inline-flex min-h-11 flex-wrap items-center gap-x-3 px-2">
+    <Printer size={18} aria-hidden />
+    Print the card at 100 %:
+    {pages.map(([page, name]) => (
+      <a
+        key={page}
+        href={`/api/print/scrap-card.pdf?page=${page}`}
+        target="_blank"
+        rel="noreferrer"
+        className="inline-flex min-h-11 items-center font-bold text-pencil underline underline-offset-2"
+      >
+        {name}
+      </a>
+    ))}
+  </span>
+);
+
 /** Takes a photo of the scrap on its card: from the camera, a file or the clipboard. */
-export function ChoosePhoto({ lay, issues, children, onFile }: ChoosePhotoProps) {
+export function ChoosePhoto({ lay, issues, hasCard, children, onFile }: ChoosePhotoProps) {
   const lengths = useLengths();
   const input = useRef<HTMLInputElement>(null);
   return (
@@ -38,24 +64,7 @@ export function ChoosePhoto({ lay, issues, children, onFile }: ChoosePhotoProps)
           <Camera size={18} aria-hidden />
           Take or choose the photo
         </Button>
-        <span className="inline-flex min-h-11 flex-wrap items-center gap-x-3 px-2">
-          <Printer size={18} aria-hidden />
-          Print the card at 100 %:
-          {[
-            ['a4', 'A4'],
-            ['letter', 'Letter'],
-          ].map(([page, name]) => (
-            <a
-              key={page}
-              href={`/api/print/scrap-card.pdf?page=${page}`}
-              target="_blank"
-              rel="noreferrer"
-              className="inline-flex min-h-11 items-center font-bold text-pencil underline underline-offset-2"
-            >
-              {name}
-            </a>
-          ))}
-        </span>
+        {!hasCard && <PrintCard />}
       </div>
       <p className="text-sm text-soft">
         Or paste a picture here. It is measured in this browser and kept with the scrap.

@@ -18,6 +18,7 @@ export function SecondLight({
   return (
     <ChoosePhoto
       lay="Leave the scrap as it lies and turn its card half round under the lamp"
+      hasCard
       issues={issues}
       onFile={onFile}
     >
