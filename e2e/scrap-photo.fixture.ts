@@ -7,7 +7,7 @@ import { plainPlan } from '../core/plan/plain-plan';
 import { setUpOf } from '../core/plan/set-up-of';
 import { shownThreadMm } from '../core/plan/shown-thread';
 import { eyeCases } from '../core/study/eye-cases';
-import { drawnPhoto } from '../core/study/eye-study';
+import { drawnPhoto } from '../core/study/drawn-photo';
 import { evenDraws } from '../core/swatch/draw';
 import type { RoundFold } from '../core/study/round-fold';
 import { drawnScrap, photographed } from '../core/study/scrap-photo';

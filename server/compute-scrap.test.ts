@@ -1,7 +1,7 @@
 import sharp from 'sharp';
 import { scrapOnCard } from '../core/study/card-photo';
 import { eyeCases } from '../core/study/eye-cases';
-import { drawnPhoto } from '../core/study/eye-study';
+import { drawnPhoto } from '../core/study/drawn-photo';
 import { evenDraws } from '../core/swatch/draw';
 import { startServer, type RunningServer } from './testing.fixture';
 

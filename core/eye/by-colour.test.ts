@@ -1,5 +1,5 @@
 import { eyeCases } from '../study/eye-cases';
-import { drawnPhoto, type DrawnPhoto, type EyeCase } from '../study/eye-study';
+import { drawnPhoto, type DrawnPhoto, type EyeCase } from '../study/drawn-photo';
 import { evenDraws } from '../swatch/draw';
 import { Impossible } from '../impossible';
 import { byColour, isPlain, tried, type Tried } from './by-colour';

@@ -1,5 +1,6 @@
 import { eyeCases } from '../study/eye-cases';
-import { drawnPhoto, eyeStudy, type EyeCase } from '../study/eye-study';
+import { drawnPhoto, type EyeCase } from '../study/drawn-photo';
+import { eyeStudy } from '../study/eye-study';
 import { evenDraws } from '../swatch/draw';
 import { Impossible } from '../impossible';
 import { measureScrap } from './measure';

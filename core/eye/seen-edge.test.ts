@@ -1,5 +1,5 @@
 import { eyeCases } from '../study/eye-cases';
-import { drawnPhoto } from '../study/eye-study';
+import { drawnPhoto } from '../study/drawn-photo';
 import { evenDraws } from '../swatch/draw';
 import { Impossible } from '../impossible';
 import { measureEdge } from './seen-edge';

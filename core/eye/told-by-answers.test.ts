@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import seedrandom from 'seedrandom';
 import { sureOf } from './how-sure';
-import { depthsByAnswers, type Answer, type AnsweredDepth } from './told-by-answers';
+import { depthsByAnswers, offByAnswers, type Answer, type AnsweredDepth } from './told-by-answers';
 
 const bounds = { loMm: 0.2, hiMm: 0.8 };
 const answers = ['short', 'sound', 'over'] as const;
@@ -47,29 +47,32 @@ test('what answers tell of the others: as every way all may be off, and each by 
         weight += chance;
         sum += chance * off * commonMm;
       }
-      const offMm = scrap.some(({ answer }) => answer !== null) ? sum / weight : 0;
-      depthsByAnswers(asMeasured(scrap), bounds).forEach(({ depthMm }, i) => {
-        expect(Math.abs(scrap[i]!.mm - offMm - depthMm)).toBeLessThan(0.03 * commonMm);
-      });
+      const { offMm } = offByAnswers(asMeasured(scrap), bounds);
+      expect(Math.abs(sum / weight - offMm)).toBeLessThan(0.03 * commonMm);
     }),
     { numRuns: 40 },
   );
 });
 
-test('nothing said, nothing moved; one answer moves all its way', () => {
+test('nothing said, nothing moved; one answer tells its way', () => {
   fc.assert(
     fc.property(scraps, (scrap) => {
       const unasked = scrap.map((one) => ({ ...one, answer: null }));
       const depths = asMeasured(unasked).map(({ depth }) => depth);
       expect(depthsByAnswers(asMeasured(unasked), bounds)).toEqual(depths);
       const said = (answer: Answer) =>
-        depthsByAnswers(asMeasured([{ ...unasked[0]!, answer }, ...unasked.slice(1)]), bounds);
-      said('short').forEach(({ depthMm }, i) => {
-        expect(depthMm).toBeLessThanOrEqual(depths[i]!.depthMm + 1e-9);
-      });
-      said('over').forEach(({ depthMm }, i) => {
-        expect(depthMm).toBeGreaterThanOrEqual(depths[i]!.depthMm - 1e-9);
-      });
+        asMeasured([{ ...unasked[0]!, answer }, ...unasked.slice(1)]);
+      expect(offByAnswers(said('short'), bounds).offMm).toBeGreaterThanOrEqual(-1e-9);
+      expect(offByAnswers(said('over'), bounds).offMm).toBeLessThanOrEqual(1e-9);
+      // All go the same way, by no more than that and half of what it may still be.
+      for (const answer of answers) {
+        const { offMm, leftMm } = offByAnswers(said(answer), bounds);
+        const by = depthsByAnswers(said(answer), bounds).map(
+          ({ depthMm }, i) => depths[i]!.depthMm - depthMm,
+        );
+        for (const one of by) expect(one).toBeCloseTo(by[0]!, 9);
+        expect(Math.abs(by[0]! - offMm)).toBeLessThanOrEqual(leftMm / 2 + 1e-9);
+      }
     }),
   );
 });

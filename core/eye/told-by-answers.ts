@@ -1,6 +1,7 @@
 import type { MeasuredDepth } from '../margin/measured-depths';
 import { normalDrift } from '../margin/normal';
 import type { Judged } from './expected';
+import { likeliestCounts } from './likeliest-counts';
 import { commonSpreadMm, ownSpreadMm } from './shared-offs';
 
 const { exp, hypot, max, sqrt } = Math;
@@ -35,20 +36,16 @@ function likely(answer: Answer, { depthMm, depthSpreadMm }: MeasuredDepth, bound
 }
 
 /**
- * Depths of one face as they are once a person has said what some stitches are. All are off in common by where their fold was
- * told; an answer about one of them that lies near a bound tells how far, and so it tells of all others: Bayes’ rule over what
- * they are off by, each off by itself besides. Source: docs/formulas.md, “The eye”.
+ * What all depths of one face are off by in common, as far as is known once a person has said what some stitches are: an answer
+ * about one that lies near a bound tells how far. Bayes’ rule over what they are off by, each off by itself besides.
  *
- * @returns in the same order; as they were where nothing is said
- * @example
- * // Two bites that just reach the bound; the first is seen to have missed: so did the second, as likely as not before.
- * const near = { depthMm: 0.21, depthSpreadMm: 0.06 };
- * depthsByAnswers([{ depth: near, answer: 'short' }, { depth: near, answer: null }], { loMm: 0.2, hiMm: 1 });
+ * @returns by so much they are too deep, and how far that still may be off, one spread, mm
  */
-export function depthsByAnswers(all: readonly AnsweredDepth[], bounds: Bounds): MeasuredDepth[] {
-  const depths = all.map(({ depth }) => depth);
-  if (all.every(({ answer }) => answer === null)) return depths;
-  const commonMm = commonSpreadMm(depths);
+export function offByAnswers(
+  all: readonly AnsweredDepth[],
+  bounds: Bounds,
+): { readonly offMm: number; readonly leftMm: number } {
+  const commonMm = commonSpreadMm(all.map(({ depth }) => depth));
   let [weight, sum, squares] = [0, 0, 0];
   for (let i = -offSteps; i <= offSteps; i++) {
     const off = (i / offSteps) * mostOff;
@@ -67,9 +64,34 @@ export function depthsByAnswers(all: readonly AnsweredDepth[], bounds: Bounds): 
     squares += chance * offMm * offMm;
   }
   const offMm = sum / weight;
-  const leftMm = sqrt(max(0, squares / weight - offMm * offMm));
-  return depths.map((depth) => ({
-    depthMm: depth.depthMm - offMm,
-    depthSpreadMm: hypot(ownSpreadMm(depth, commonMm), leftMm),
-  }));
+  return { offMm, leftMm: sqrt(max(0, squares / weight - offMm * offMm)) };
+}
+
+/**
+ * Depths of one face as they are once a person has said what some stitches are: all are off in common by where their fold was
+ * told, so that an answer about one tells of all others. They are then laid where the counts of the others are the likeliest right.
+ * Source: docs/formulas.md, “The eye”.
+ *
+ * @returns in the same order; as they were where nothing is said
+ * @example
+ * // Two bites that just reach the bound. The first is seen to have missed: so has the second.
+ * const near = { depthMm: 0.21, depthSpreadMm: 0.06 };
+ * const [, second] = depthsByAnswers(
+ *   [{ depth: near, answer: 'short' }, { depth: near, answer: null }],
+ *   { loMm: 0.2, hiMm: 1 },
+ * ); // 0.17 mm
+ */
+export function depthsByAnswers(all: readonly AnsweredDepth[], bounds: Bounds): MeasuredDepth[] {
+  const depths = all.map(({ depth }) => depth);
+  if (all.every(({ answer }) => answer === null)) return depths;
+  const { offMm, leftMm } = offByAnswers(all, bounds);
+  const commonMm = commonSpreadMm(depths);
+  const laid = (shiftMm: number) =>
+    depths.map((depth) => ({
+      depthMm: depth.depthMm - offMm - shiftMm,
+      // From where it is laid it strays as far as from its mean, and that far more.
+      depthSpreadMm: hypot(ownSpreadMm(depth, commonMm), leftMm, shiftMm),
+    }));
+  const open = laid(0).filter((_, i) => all[i]!.answer === null);
+  return laid(open.length === 0 ? 0 : likeliestCounts(open, leftMm, bounds).shiftMm);
 }

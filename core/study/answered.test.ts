@@ -1,7 +1,7 @@
 import { evenDraws } from '../swatch/draw';
 import { answered } from './answered';
 import { eyeCases } from './eye-cases';
-import { drawnPhoto } from './eye-study';
+import { drawnPhoto } from './drawn-photo';
 import { countsAt } from '../eye/likeliest-counts';
 import { isWithinOne, measuredOf } from './true-stitch';
 

@@ -2,7 +2,7 @@ import { faultOf, sureOf } from '../eye/how-sure';
 import type { MeasuredScrap } from '../eye/measured-scrap';
 import { depthsByAnswers, type Answer } from '../eye/told-by-answers';
 import type { MeasuredDepth } from '../margin/measured-depths';
-import type { DrawnPhoto } from './eye-study';
+import type { DrawnPhoto } from './drawn-photo';
 import { depthOf, trueOf } from './true-stitch';
 
 /** Less sure than this, a find is asked about. */

@@ -3,7 +3,7 @@ import { finishById } from '../finish/catalogue';
 import type { Finish } from '../finish/finish';
 import type { SewingPlan } from '../finish/sewing-plan';
 import { plainPlan } from '../plan/plain-plan';
-import type { EyeCase } from './eye-study';
+import type { EyeCase } from './drawn-photo';
 import type { ScrapLook } from './scrap-photo';
 
 const cloths = {

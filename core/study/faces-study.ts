@@ -6,7 +6,7 @@ import {
   type OutsideBite,
 } from '../eye/both-faces';
 import { marginOfPlan } from '../plan/margin-of-plan';
-import { drawnFaces, type EyeCase } from './eye-study';
+import { drawnFaces, type EyeCase } from './drawn-photo';
 import { depthOf, holds, measuredOf, rootMeanSquare, trueOf } from './true-stitch';
 
 /** How well bites of both faces are told to be the same. */

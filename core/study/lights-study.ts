@@ -1,7 +1,7 @@
 import { depthsByLights, matchLights } from '../eye/both-lights';
 import { countsAt } from '../eye/likeliest-counts';
 import type { MeasuredDepth } from '../margin/measured-depths';
-import { drawnLights, type DrawnPhoto, type EyeCase } from './eye-study';
+import { drawnLights, type DrawnPhoto, type EyeCase } from './drawn-photo';
 import { depthOf, holds, isWithinOne, measuredOf, rootMeanSquare, trueOf } from './true-stitch';
 
 /** How much surer a second photo with the lamp on the other side makes what was measured. */

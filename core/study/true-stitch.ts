@@ -3,7 +3,7 @@ import type { MeasuredScrap, MeasuredStitch } from '../eye/measured-scrap';
 import type { Face } from '../eye/seen-on';
 import { Impossible } from '../impossible';
 import type { MeasuredDepth } from '../margin/measured-depths';
-import type { DrawnPhoto } from './eye-study';
+import type { DrawnPhoto } from './drawn-photo';
 
 /** A find is a true stitch’s own if it lies so near, mm. */
 const nearMm = 1.2;

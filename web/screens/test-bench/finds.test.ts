@@ -4,7 +4,7 @@ import { measureScrap } from '../../../core/eye/measure';
 import type { MeasuredScrap } from '../../../core/eye/measured-scrap';
 import type { Check } from '../../../core/margin/check';
 import { eyeCases } from '../../../core/study/eye-cases';
-import { drawnPhoto } from '../../../core/study/eye-study';
+import { drawnPhoto } from '../../../core/study/drawn-photo';
 import { evenDraws } from '../../../core/swatch/draw';
 import {
   added,
