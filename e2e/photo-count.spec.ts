@@ -225,7 +225,8 @@ test('of two bites near the bound the least sure is asked about first, and what 
   );
   const [{ depths = [] } = {}] = kept.find(({ photoId }) => photoId !== null)?.counts ?? [];
   expect(depths).toHaveLength(bites);
-  for (const { depthMm } of depths) expect(depthMm).toBeGreaterThan(0.2);
+  // To the hundredth, as they are kept.
+  for (const { depthMm } of depths) expect(depthMm).toBeGreaterThanOrEqual(0.2);
 });
 
 test('a fold that one light leaves open is photographed once more, lit from the other side', async ({

@@ -30,8 +30,8 @@ test('what answers tell of the others: as every way all may be off, and each by 
   const every = own.reduce((sum, off) => sum + bell(off), 0);
   fc.assert(
     fc.property(scraps, (scrap) => {
-      // No more is taken for common than the surest is off, and each strays a little by itself.
-      const commonMm = Math.min(...scrap.map(({ spreadMm }) => spreadMm));
+      // Most of what the surest is off is common to all, and each strays by itself.
+      const commonMm = 0.85 * Math.min(...scrap.map(({ spreadMm }) => spreadMm));
       let [weight, sum] = [0, 0];
       for (const off of common) {
         let chance = bell(off);
@@ -125,6 +125,7 @@ test('scraps drawn at random, two answers each: the counts are right more often 
     }
   }
   expect(told / scrapsDrawn).toBeGreaterThan(alone / scrapsDrawn + 0.15);
-  expect(inside / all).toBeGreaterThan(0.86);
-  expect(inside / all).toBeLessThan(0.96);
+  // Here all that is common is: what is left of it is stated a little too wide.
+  expect(inside / all).toBeGreaterThan(0.87);
+  expect(inside / all).toBeLessThan(0.98);
 });
