@@ -199,6 +199,13 @@ test('of two bites near the bound the least sure is asked about first, and what 
   await expect(dialog.getByRole('button', { name: 'Next doubtful (2)' })).toBeVisible();
   const [, short] = await dialog.locator('b.big-number').all();
   await expect(short!).toHaveText('1');
+  // Nothing is said of it yet; Enter says that it is what it is taken for.
+  const misses = dialog.getByRole('radio', { name: 'Needle misses' });
+  await expect(misses).not.toBeChecked();
+  await picture.focus();
+  await page.keyboard.press('Enter');
+  await expect(misses).toBeChecked();
+  await expect(short!).toHaveText('1');
   // It was measured to have missed; it is seen to have caught: all lie deeper than was told.
   await dialog.getByRole('radio', { name: 'Sound' }).click();
   await expect(dialog.getByText('What you said settles 1 other too.')).toBeVisible();

@@ -3,7 +3,8 @@ import { useId, type ReactNode } from 'react';
 
 interface RadioRowProps<T extends string> {
   readonly label: string;
-  readonly value: T;
+  /** Null: none is chosen yet, and each may be. */
+  readonly value: T | null;
   readonly options: readonly { readonly value: T; readonly shown: ReactNode }[];
   /** How one of them is laid out; how the chosen one looks is the same everywhere. */
   readonly itemClass: string;

@@ -15,6 +15,7 @@ import {
   added,
   countsOf,
   isDoubtful,
+  isSaid,
   judged,
   judgements,
   placeAfter,
@@ -110,7 +111,8 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
   const { atEdge, ticked, onFinds, onTick, onAnother, onTake } = props;
   const lengths = useLengths();
   const matched = typeof other === 'object' ? other : null;
-  const asksAbout = (one: Find) => isDoubtful(one) || !!matched?.disagree.includes(one.id);
+  const asksAbout = (one: Find) =>
+    isDoubtful(one) || (!isSaid(one) && !!matched?.disagree.includes(one.id));
   const doubtful = finds.filter(asksAbout);
   // What is said of the least sure one tells most of the others.
   const [leastSure] = doubtful.toSorted((a, b) => a.sure - b.sure);
@@ -140,7 +142,9 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
     else if (event.key === 'ArrowLeft') step(-1);
     else if (event.key === ' ' && find) say(find.id, find.judged === 'struck' ? 'sound' : 'struck');
     else if (event.key === 'Enter' && find) {
-      say(find.id, judgements[(judgements.indexOf(find.judged) + 1) % judgements.length]!);
+      const next = judgements[(judgements.indexOf(find.judged) + 1) % judgements.length]!;
+      // Asked about, it is said to be what it is taken for first.
+      say(find.id, asksAbout(find) ? find.judged : next);
     } else if (event.key === 'Insert' && chosen !== null) addAt(placeAfter(finds, chosen));
     else return;
     event.preventDefault();
@@ -195,17 +199,25 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
             {photo.isByColour &&
               ' Thread and cloth are nearly as light as each other: this is seen through a colour filter.'}
           </p>
-          {find && (
-            <div aria-live="polite">
-              <RadioRow
-                label={`${face === 'wrong' ? capital(words.one) : 'Place'} ${finds.indexOf(find) + 1} of ${finds.length}${asksAbout(find) ? ', doubtful' : ''}`}
-                value={find.judged}
-                itemClass="px-2 py-1.5"
-                options={judgements.map((value) => ({ value, shown: names[value] }))}
-                onChange={(as) => say(find.id, as)}
-              />
-            </div>
-          )}
+          <div className="flex flex-wrap items-end gap-2">
+            {find && (
+              <div aria-live="polite" className="min-w-0 flex-[1_1_20rem]">
+                <RadioRow
+                  label={`${face === 'wrong' ? capital(words.one) : 'Place'} ${finds.indexOf(find) + 1} of ${finds.length}${asksAbout(find) ? ', doubtful: see on the scrap what it is' : ''}`}
+                  // What it is taken for shows in its ring; to say so as well is an answer.
+                  value={asksAbout(find) ? null : find.judged}
+                  itemClass="px-2 py-1.5"
+                  options={judgements.map((value) => ({ value, shown: names[value] }))}
+                  onChange={(as) => say(find.id, as)}
+                />
+              </div>
+            )}
+            {nextDoubtful && (
+              <Button onClick={() => setChosen(nextDoubtful.id)}>
+                Next doubtful ({doubtful.length})
+              </Button>
+            )}
+          </div>
         </>
       )}
       {isAsked && (
@@ -224,11 +236,6 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
               <Button disabled={keeping} onClick={onOtherLight}>
                 <SunMedium size={18} aria-hidden />
                 Once more, lit from the other side
-              </Button>
-            )}
-            {nextDoubtful && (
-              <Button onClick={() => setChosen(nextDoubtful.id)}>
-                Next doubtful ({doubtful.length})
               </Button>
             )}
             <Button onClick={() => addAt(chosen === null ? [50, 30] : placeAfter(finds, chosen))}>
