@@ -221,6 +221,11 @@ test('of two bites near the bound the least sure is asked about first, and what 
   await expect(dashed).toHaveCount(1);
   await page.keyboard.press('Enter');
   await expect(dashed).toHaveCount(0);
+  await dialog.getByRole('button', { name: 'Take it back' }).click();
+  await expect(dashed).toHaveCount(2);
+  await expect(misses).not.toBeChecked();
+  await dialog.getByRole('radio', { name: 'Sound' }).click();
+  await expect(dashed).toHaveCount(0);
   expect(await seriousTroubles(page)).toEqual([]);
   await dialog.getByRole('button', { name: 'Use these counts' }).click();
   await expect(dialog).toBeHidden();

@@ -17,6 +17,7 @@ import {
   placeAfter,
   settledByAnswers,
   sureOf,
+  takenBack,
   toldByAnswers,
 } from './finds';
 
@@ -57,6 +58,19 @@ test('what the person says stands, and is sure', () => {
   expect(countsOf(finds)).toEqual({ n: 2, short: 0, over: 1 });
   expect(finds.some(isDoubtful)).toBe(false);
   expect(countsOf(judged(finds, 1, 'sound'))).toEqual({ n: 3, short: 0, over: 1 });
+});
+
+test('what was said is taken back, however often it was said otherwise; of one that was added nothing is', () => {
+  const finds = findsOf(measured, 'missed');
+  fc.assert(
+    fc.property(fc.array(fc.constantFrom(...judgements), { minLength: 1 }), (all) => {
+      const said = all.reduce((now, as) => judged(now, 1, as), finds);
+      expect(said[1]).toMatchObject({ judged: all.at(-1), sure: 1 });
+      expect(takenBack(said, 1)).toEqual(finds);
+    }),
+  );
+  const more = judged(added(finds, [50, 30]), 3, 'over');
+  expect(takenBack(more, 3)).toEqual(more);
 });
 
 test('measured depths go with the finds that stand as they were measured', () => {

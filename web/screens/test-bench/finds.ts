@@ -26,6 +26,8 @@ export interface Find {
   readonly sure: number;
   /** The check’s value as it was measured; null where it was not. */
   readonly depth: MeasuredDepth | null;
+  /** What it was taken for before the person said; one that they added was nothing. */
+  readonly found?: Pick<Find, 'judged' | 'sure'>;
 }
 
 /** Less sure than this, a find is asked about. */
@@ -61,9 +63,22 @@ export function findsOf({ stitches }: MeasuredScrap, below: Fault): Find[] {
     }));
 }
 
-/** Says what a find is; the person is sure. */
+/** It as the person says it is, who is sure. */
+export const said = (find: Find, as: Judgement): Find => {
+  const { judged: was, sure, found = isSaid(find) ? undefined : { judged: was, sure } } = find;
+  return { ...find, judged: as, sure: 1, ...(found && { found }) };
+};
+
+/** Says what a find is. */
 export const judged = (finds: readonly Find[], id: number, as: Judgement): Find[] =>
-  finds.map((find) => (find.id === id ? { ...find, judged: as, sure: 1 } : find));
+  finds.map((find) => (find.id === id ? said(find, as) : find));
+
+/** Takes back what was said of a find: it is what it was taken for. */
+export const takenBack = (finds: readonly Find[], id: number): Find[] =>
+  finds.map((find) => {
+    const { found, ...rest } = find;
+    return find.id === id && found ? { ...rest, ...found } : find;
+  });
 
 /**
  * The finds of a face as they are once all is known that the person said of them: that tells of the others too. What was measured

@@ -19,6 +19,7 @@ import {
   judged,
   judgements,
   placeAfter,
+  takenBack,
   type Find,
   type Judgement,
 } from './finds';
@@ -129,6 +130,7 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
   };
   const { n, short, over } = used;
   const say = (id: number, as: Judgement) => onFinds((all) => judged(all, id, as));
+  const takeBack = (id: number) => onFinds((all) => takenBack(all, id));
   const step = (by: 1 | -1) => {
     const i = finds.findIndex(({ id }) => id === chosen);
     setChosen(finds[Math.min(finds.length - 1, Math.max(0, i + by))]?.id ?? null);
@@ -140,8 +142,11 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
   const onKey = (event: KeyboardEvent) => {
     if (event.key === 'ArrowRight') step(1);
     else if (event.key === 'ArrowLeft') step(-1);
-    else if (event.key === ' ' && find) say(find.id, find.judged === 'struck' ? 'sound' : 'struck');
-    else if (event.key === 'Enter' && find) {
+    else if (event.key === ' ' && find) {
+      if (find.judged !== 'struck') say(find.id, 'struck');
+      else if (find.found) takeBack(find.id);
+      else say(find.id, 'sound');
+    } else if (event.key === 'Enter' && find) {
       const next = judgements[(judgements.indexOf(find.judged) + 1) % judgements.length]!;
       // Asked about, it is said to be what it is taken for first.
       say(find.id, asksAbout(find) ? find.judged : next);
@@ -211,6 +216,11 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
                   onChange={(as) => say(find.id, as)}
                 />
               </div>
+            )}
+            {find?.found && (
+              <Button look="quiet" onClick={() => takeBack(find.id)}>
+                Take it back
+              </Button>
             )}
             {nextDoubtful && (
               <Button onClick={() => setChosen(nextDoubtful.id)}>

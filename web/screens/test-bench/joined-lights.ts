@@ -1,7 +1,8 @@
 import { depthsByLights, matchLights } from '../../../core/eye/both-lights';
 import { faultOf, sureOf } from '../../../core/eye/how-sure';
 import type { Check } from '../../../core/margin/check';
-import { asked, countsAs, isSaid, sureItIsThere, type Find } from './finds';
+import type { MeasuredDepth } from '../../../core/margin/measured-depths';
+import { asked, countsAs, isSaid, said, sureItIsThere, type Find } from './finds';
 
 /** One face that was photographed under a lamp from one side, and from the other. */
 export interface JoinedLights {
@@ -35,12 +36,7 @@ export function joinedLights(
     check,
   );
   const depthAt = new Map(measured.map(({ j }, k) => [j, by[k] ?? null]));
-  const together = second.map((find, j): Find => {
-    const before = first[inFirst[j] ?? -1];
-    if (!before) return asked(find);
-    const { judged, depth: earlier } = before;
-    const depth = depthAt.get(j) ?? null;
-    if (isSaid(before)) return { ...find, judged, depth: depth ?? earlier, sure: 1 };
+  const byBoth = (before: Find, find: Find, depth: MeasuredDepth | null): Find => {
     if (!depth || !find.depth) return asked(find);
     const there = Math.max(
       ...[before, find].map((one) => (one.depth ? sureItIsThere(one.sure, one.depth, check) : 0)),
@@ -50,6 +46,13 @@ export function joinedLights(
       judged: countsAs(faultOf(depth.depthMm, check), check.below),
       sure: there * sureOf(depth.depthMm, depth.depthSpreadMm, check),
     };
+  };
+  const together = second.map((find, j): Find => {
+    const before = first[inFirst[j] ?? -1];
+    if (!before) return asked(find);
+    const depth = depthAt.get(j) ?? null;
+    const seen = byBoth(before, find, depth);
+    return isSaid(before) ? said({ ...seen, depth: depth ?? before.depth }, before.judged) : seen;
   });
   const next = Math.max(-1, ...second.map(({ id }) => id)) + 1;
   const alone = first
