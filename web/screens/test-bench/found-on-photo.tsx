@@ -157,7 +157,8 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
   const { lengthMm } = photo.measured;
   // The picture first, then what a find is taken for, then what is done with them: together they are more than a frame.
   const isSeen = useDeferredValue(true, false);
-  const isAsked = useDeferredValue(isSeen, false);
+  const isNamed = useDeferredValue(isSeen, false);
+  const isAsked = useDeferredValue(isNamed, false);
   return (
     <div className="grid gap-3">
       <p className="text-lg">
@@ -196,39 +197,39 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
         onKey={onKey}
       />
       {isSeen && (
-        <>
-          <p className="text-sm text-soft">
-            <RingKey names={names} />
-            Dashed: doubtful. Click a find to choose it, the cloth to add one. Stitches are{' '}
-            {lengths.fine(lengthMm.mean)} long.
-            {photo.isByColour &&
-              ' Thread and cloth are nearly as light as each other: this is seen through a colour filter.'}
-          </p>
-          <div className="flex flex-wrap items-end gap-2">
-            {find && (
-              <div aria-live="polite" className="min-w-0 flex-[1_1_20rem]">
-                <RadioRow
-                  label={`${face === 'wrong' ? capital(words.one) : 'Place'} ${finds.indexOf(find) + 1} of ${finds.length}${asksAbout(find) ? ', doubtful: see on the scrap what it is' : ''}`}
-                  // What it is taken for shows in its ring; to say so as well is an answer.
-                  value={asksAbout(find) ? null : find.judged}
-                  itemClass="px-2 py-1.5"
-                  options={judgements.map((value) => ({ value, shown: names[value] }))}
-                  onChange={(as) => say(find.id, as)}
-                />
-              </div>
-            )}
-            {find?.found && (
-              <Button look="quiet" onClick={() => takeBack(find.id)}>
-                Take it back
-              </Button>
-            )}
-            {nextDoubtful && (
-              <Button onClick={() => setChosen(nextDoubtful.id)}>
-                Next doubtful ({doubtful.length})
-              </Button>
-            )}
-          </div>
-        </>
+        <p className="text-sm text-soft">
+          <RingKey names={names} />
+          Dashed: doubtful. Click a find to choose it, the cloth to add one. Stitches are{' '}
+          {lengths.fine(lengthMm.mean)} long.
+          {photo.isByColour &&
+            ' Thread and cloth are nearly as light as each other: this is seen through a colour filter.'}
+        </p>
+      )}
+      {isNamed && (
+        <div className="flex flex-wrap items-end gap-2">
+          {find && (
+            <div aria-live="polite" className="min-w-0 flex-[1_1_20rem]">
+              <RadioRow
+                label={`${face === 'wrong' ? capital(words.one) : 'Place'} ${finds.indexOf(find) + 1} of ${finds.length}${asksAbout(find) ? ', doubtful: see on the scrap what it is' : ''}`}
+                // What it is taken for shows in its ring; to say so as well is an answer.
+                value={asksAbout(find) ? null : find.judged}
+                itemClass="px-2 py-1.5"
+                options={judgements.map((value) => ({ value, shown: names[value] }))}
+                onChange={(as) => say(find.id, as)}
+              />
+            </div>
+          )}
+          {find?.found && (
+            <Button look="quiet" onClick={() => takeBack(find.id)}>
+              Take it back
+            </Button>
+          )}
+          {nextDoubtful && (
+            <Button onClick={() => setChosen(nextDoubtful.id)}>
+              Next doubtful ({doubtful.length})
+            </Button>
+          )}
+        </div>
       )}
       {isAsked && (
         <>
