@@ -307,7 +307,9 @@ describe('a scrap’s photo with its finds', () => {
       return Number(/scale\((.*)\)/.exec(text)![1]);
     };
     expect(size(8)).toBe(1);
-    expect(size(2.5)).toBeCloseTo(2.5 / 3.6, 6);
+    expect(size(2.5)).toBeCloseTo(2.5 / 5.2, 6);
+    // A full ring is 4.6 mm wide: no two lie on each other.
+    for (const apartMm of [2.5, 3.9, 5.1]) expect(4.6 * size(apartMm)).toBeLessThan(apartMm);
     expect(size(0.5)).toBe(0.45);
   });
 

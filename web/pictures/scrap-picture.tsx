@@ -116,10 +116,20 @@ export function ScrapPicture(props: ScrapPictureProps) {
               data-doubtful={find.doubtful || undefined}
             >
               {find.id === chosen && (
-                <circle r={3.4} fill="none" stroke="var(--color-slip)" strokeWidth={0.9} />
+                <circle
+                  r={chosenMm * size}
+                  fill="none"
+                  stroke="var(--color-slip)"
+                  strokeWidth={0.9}
+                />
               )}
               {find.id === chosen && (
-                <circle r={3.4} fill="none" stroke="var(--color-graphite)" strokeWidth={0.45} />
+                <circle
+                  r={chosenMm * size}
+                  fill="none"
+                  stroke="var(--color-graphite)"
+                  strokeWidth={0.45}
+                />
               )}
               {[
                 ['var(--color-slip)', 0.75],
@@ -159,8 +169,10 @@ function band(
 }
 
 /** Rings of the full size lie clear of each other so far apart, mm; none is smaller than this share. */
-const clearMm = 3.6;
+const clearMm = 5.2;
 const leastSize = 0.45;
+/** A ring of the full size is ringed once more where it is chosen, mm. */
+const chosenMm = 3.4;
 
 /** How large the rings are: stitches that lie close have smaller ones. */
 function ringSize(ringed: readonly Ringed[]): number {

@@ -119,9 +119,10 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
   const [leastSure] = doubtful.toSorted((a, b) => a.sure - b.sure);
   const [chosen, setChosen] = useState<number | null>((leastSure ?? finds[0])?.id ?? null);
   const find = finds.find(({ id }) => id === chosen) ?? null;
-  // On along the seam, and round to the first; none where the only one is chosen.
+  // From one that is left open on along the seam, and round to the first; none where the only one is chosen.
   const at = finds.findIndex(({ id }) => id === chosen);
-  const nextDoubtful = [...finds.slice(at + 1), ...finds.slice(0, Math.max(0, at))].find(asksAbout);
+  const onAlong = [...finds.slice(at + 1), ...finds.slice(0, Math.max(0, at))].find(asksAbout);
+  const nextDoubtful = find && asksAbout(find) ? onAlong : leastSure;
   const names: Readonly<Record<Judgement, string>> = {
     sound: 'Sound',
     short: capital(words.faults[judgedBy.below]?.short ?? judgedBy.below),
