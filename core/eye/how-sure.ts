@@ -1,4 +1,5 @@
 import type { Fault } from '../margin/check';
+import type { MeasuredDepth } from '../margin/measured-depths';
 import { normalDrift } from '../margin/normal';
 import type { Judged } from './expected';
 
@@ -22,6 +23,16 @@ export function sureOf(
   if (value < loMm) return truth.leftOf(loMm);
   return value > hiMm ? truth.rightOf(hiMm) : truth.within(loMm, hiMm);
 }
+
+/** Less sure than this, a find is asked about. */
+export const doubtfulBelow = 0.9;
+
+/** How sure it is that a find is one, whatever it is judged to be: what is left without how deep it goes. */
+export const sureItIsThere = (
+  sure: number,
+  { depthMm, depthSpreadMm }: MeasuredDepth,
+  bounds: Pick<Judged, 'loMm' | 'hiMm'>,
+): number => Math.min(1, sure / sureOf(depthMm, depthSpreadMm, bounds));
 
 /** The chance that of so many independent judgements at most one is wrong. */
 export function atMostOneWrong(sures: readonly number[]): number {

@@ -1,12 +1,17 @@
 import fc from 'fast-check';
 import seedrandom from 'seedrandom';
 import { sureOf } from './how-sure';
-import { depthsByAnswers, offByAnswers, type Answer, type AnsweredDepth } from './told-by-answers';
+import {
+  answerAt as answerWithin,
+  depthsByAnswers,
+  offByAnswers,
+  type Answer,
+  type AnsweredDepth,
+} from './told-by-answers';
 
 const bounds = { loMm: 0.2, hiMm: 0.8 };
 const answers = ['short', 'sound', 'over'] as const;
-const answerAt = (mm: number): Answer =>
-  mm < bounds.loMm ? 'short' : mm > bounds.hiMm ? 'over' : 'sound';
+const answerAt = (mm: number): Answer => answerWithin(mm, bounds);
 
 const scraps = fc.array(
   fc.record({

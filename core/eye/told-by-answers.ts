@@ -6,16 +6,20 @@ import { commonSpreadMm, ownSpreadMm } from './shared-offs';
 
 const { exp, hypot, max, sqrt } = Math;
 
+type Bounds = Pick<Judged, 'loMm' | 'hiMm'>;
+
 /** What a person who looks at the scrap itself says a stitch is. */
 export type Answer = 'short' | 'sound' | 'over';
+
+/** What a stitch of a value would be said to be. */
+export const answerAt = (valueMm: number, { loMm, hiMm }: Bounds): Answer =>
+  valueMm < loMm ? 'short' : valueMm > hiMm ? 'over' : 'sound';
 
 /** A depth as a photo tells it, and what the person says of that stitch; null where nothing is said. */
 export interface AnsweredDepth {
   readonly depth: MeasuredDepth;
   readonly answer: Answer | null;
 }
-
-type Bounds = Pick<Judged, 'loMm' | 'hiMm'>;
 
 /** What all depths are off by in common is tried so far, in spreads of it, and so closely. */
 const mostOff = 3;

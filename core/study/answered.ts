@@ -1,12 +1,9 @@
-import { faultOf, sureOf } from '../eye/how-sure';
+import { doubtfulBelow, sureItIsThere, sureOf } from '../eye/how-sure';
 import type { MeasuredScrap } from '../eye/measured-scrap';
-import { depthsByAnswers, type Answer } from '../eye/told-by-answers';
+import { answerAt, depthsByAnswers, type Answer } from '../eye/told-by-answers';
 import type { MeasuredDepth } from '../margin/measured-depths';
 import type { DrawnPhoto } from './drawn-photo';
 import { depthOf, trueOf } from './true-stitch';
-
-/** Less sure than this, a find is asked about. */
-export const surely = 0.9;
 
 /** A find of a photo, and what a person who looks at the scrap says of it. */
 interface Find {
@@ -36,24 +33,19 @@ export function answered(
   mostAnswers: number,
 ): Answered {
   const { judged } = photo.expected;
-  const answerAt = (valueMm: number): Answer => {
-    const fault = faultOf(valueMm, judged);
-    return fault === null ? 'sound' : fault === judged.below ? 'short' : 'over';
-  };
   const finds = stitches.flatMap((one): Find[] => {
     const depth = one.counted ? depthOf(one) : null;
     if (!depth) return [];
     const is = photo.truth[trueOf(photo, one)];
-    const alone = sureOf(depth.depthMm, depth.depthSpreadMm, judged);
-    const truth = is ? answerAt(is.depthMm) : null;
-    return [{ depth, sure: one.sure, there: Math.min(1, one.sure / alone), truth }];
+    const truth = is ? answerAt(is.depthMm, judged) : null;
+    return [{ depth, sure: one.sure, there: sureItIsThere(one.sure, depth, judged), truth }];
   });
   const said = new Set<Find>();
   let told = finds.map(({ depth, sure }) => ({ depth, sure }));
   while (said.size < mostAnswers) {
     const open = finds.flatMap((find, i) => (said.has(find) ? [] : [{ find, ...told[i]! }]));
     const [least] = open.toSorted((a, b) => a.sure - b.sure);
-    if (!least || least.sure >= surely) break;
+    if (!least || least.sure >= doubtfulBelow) break;
     said.add(least.find);
     const depths = depthsByAnswers(
       finds.map((find) => ({ depth: find.depth, answer: said.has(find) ? find.truth : null })),
@@ -65,7 +57,7 @@ export function answered(
     }));
   }
   const are = finds.map((find, i) =>
-    said.has(find) ? find.truth : answerAt(told[i]!.depth.depthMm),
+    said.has(find) ? find.truth : answerAt(told[i]!.depth.depthMm, judged),
   );
   const of = (which: Answer) => are.filter((answer) => answer === which).length;
   return { answers: said.size, short: of('short'), over: of('over') };

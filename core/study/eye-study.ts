@@ -1,9 +1,9 @@
-import { faultOf } from '../eye/how-sure';
+import { doubtfulBelow, faultOf } from '../eye/how-sure';
 import { countsAt } from '../eye/likeliest-counts';
 import type { MeasuredScrap, MeasuredStitch } from '../eye/measured-scrap';
-import { answered, surely } from './answered';
+import { answered } from './answered';
 import { drawnPhoto, type DrawnPhoto, type EyeCase } from './drawn-photo';
-import { isWithinOne, measuredOf } from './true-stitch';
+import { depthOf, holds, isWithinOne, measuredOf, nearMm } from './true-stitch';
 
 /** How well the eye sees one kind of photo; a share of nothing is NaN. */
 export interface EyeSeen {
@@ -28,10 +28,6 @@ export interface EyeSeen {
   readonly surelyWrong: number;
 }
 
-/** A find is a true stitch’s own if it lies so near, mm. */
-const nearMm = 1.2;
-const nineTenths = 1.645;
-
 interface Matched {
   readonly errors: readonly number[];
   readonly surelyWrong: number;
@@ -51,15 +47,15 @@ function matched({ truth, expected }: DrawnPhoto, { stitches }: MeasuredScrap): 
       continue;
     }
     free.delete(nearest);
-    if (nearest.depthMm === null) {
+    const depth = depthOf(nearest);
+    if (!depth) {
       if (isSeen) missed++;
       continue;
     }
-    const error = Math.abs(nearest.depthMm - depthMm);
-    errors.push(error);
-    if (error <= nineTenths * (nearest.depthSpreadMm ?? 0)) inside++;
+    errors.push(Math.abs(depth.depthMm - depthMm));
+    if (holds(depth, depthMm)) inside++;
     const isWrong = nearest.fault !== faultOf(depthMm, expected.judged);
-    if (isWrong && nearest.sure >= surely) surelyWrong++;
+    if (isWrong && nearest.sure >= doubtfulBelow) surelyWrong++;
   }
   const none = [...free].filter(({ depthMm }) => depthMm !== null).length;
   return { errors, inside, missed, none, surelyWrong };

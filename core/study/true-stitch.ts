@@ -6,7 +6,7 @@ import type { MeasuredDepth } from '../margin/measured-depths';
 import type { DrawnPhoto } from './drawn-photo';
 
 /** A find is a true stitch’s own if it lies so near, mm. */
-const nearMm = 1.2;
+export const nearMm = 1.2;
 const nineTenths = 1.645;
 
 /** A photo whose stitches could be judged. */

@@ -1,14 +1,14 @@
 import type { AttemptRecord } from '../../../contract/records';
-import { faultOf, sureOf } from '../../../core/eye/how-sure';
+import { doubtfulBelow, faultOf, sureOf } from '../../../core/eye/how-sure';
+import { answerAt, type Answer } from '../../../core/eye/told-by-answers';
 import type { Check, Fault } from '../../../core/margin/check';
-import { countsAs, doubtfulBelow } from '../test-bench/finds';
 
 /** A stitch as it was measured in a scrap’s photo, and what it was taken for. */
 export interface KeptFind {
   readonly id: number;
   /** From the window’s upper left corner, mm. */
   readonly atMm: readonly [xMm: number, yMm: number];
-  readonly judged: ReturnType<typeof countsAs>;
+  readonly judged: Answer;
   readonly fault: Fault | null;
   /** What was counted there. */
   readonly check: string;
@@ -32,7 +32,7 @@ export function keptFinds(
       return depths.flatMap(({ depthMm, depthSpreadMm, atMm }): Omit<KeptFind, 'id'>[] => {
         if (!atMm) return [];
         const fault = faultOf(depthMm, check);
-        const judged = countsAs(fault, check.below);
+        const judged = answerAt(depthMm, check);
         const sure = depthSpreadMm > 0 ? sureOf(depthMm, depthSpreadMm, check) : 1;
         const doubtful = sure < doubtfulBelow;
         return [{ atMm, judged, fault, check: name, doubtful, depthMm, depthSpreadMm }];

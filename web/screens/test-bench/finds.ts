@@ -1,7 +1,12 @@
-import { atMostOneWrong, faultOf, sureOf as sureAlone } from '../../../core/eye/how-sure';
+import {
+  atMostOneWrong,
+  doubtfulBelow,
+  sureItIsThere,
+  sureOf as sureAlone,
+} from '../../../core/eye/how-sure';
 import { countChances } from '../../../core/eye/likeliest-counts';
 import { commonSpreadMm } from '../../../core/eye/shared-offs';
-import { depthsByAnswers } from '../../../core/eye/told-by-answers';
+import { answerAt, depthsByAnswers } from '../../../core/eye/told-by-answers';
 import type { MeasuredScrap } from '../../../core/eye/measured-scrap';
 import { mostMeasured } from '../../../contract/plan';
 import type { Check, Fault } from '../../../core/margin/check';
@@ -30,9 +35,6 @@ export interface Find {
   readonly found?: Pick<Find, 'judged' | 'sure'>;
 }
 
-/** Less sure than this, a find is asked about. */
-export const doubtfulBelow = 0.9;
-
 export const isDoubtful = ({ sure }: Find): boolean => sure < doubtfulBelow;
 
 /** It is asked about, however sure it seems by itself: what else was seen does not agree. */
@@ -48,8 +50,20 @@ const surestEye = 1 - 1e-12;
 export const isSaid = ({ sure }: Find): boolean => sure === 1;
 
 /** What a find with a fault, or with none, counts as. @param below the fault that is falling short */
-export const countsAs = (fault: Fault | null, below: Fault): Exclude<Judgement, 'struck'> =>
+const countsAs = (fault: Fault | null, below: Fault): Exclude<Judgement, 'struck'> =>
   fault === null ? 'sound' : fault === below ? 'short' : 'over';
+
+/** A find that goes so deep, as it is judged by that. @param there how sure it is that it is one */
+export const measuredAs = (
+  { id, atMm }: Pick<Find, 'id' | 'atMm'>,
+  there: number,
+  depth: MeasuredDepth,
+  check: Pick<Check, 'loMm' | 'hiMm'>,
+): Find => ({
+  ...{ id, atMm, depth },
+  judged: answerAt(depth.depthMm, check),
+  sure: Math.min(there * sureAlone(depth.depthMm, depth.depthSpreadMm, check), surestEye),
+});
 
 /** What was found, along the seam. @param below the fault that is counted as falling short */
 export function findsOf({ stitches }: MeasuredScrap, below: Fault): Find[] {
@@ -98,11 +112,10 @@ export function toldByAnswers(finds: readonly Find[], check: Check): Find[] {
   return finds.map((find): Find => {
     const depth = depthOf.get(find.id) ?? null;
     if (!depth || !find.depth) return { ...find, depth };
-    const as = countsAs(faultOf(depth.depthMm, check), check.below);
-    if (isSaid(find)) return { ...find, depth: as === find.judged ? depth : null };
-    const there = sureItIsThere(find.sure, find.depth, check);
-    const sure = there * sureAlone(depth.depthMm, depth.depthSpreadMm, check);
-    return { ...find, depth, judged: as, sure: Math.min(sure, surestEye) };
+    if (isSaid(find)) {
+      return { ...find, depth: answerAt(depth.depthMm, check) === find.judged ? depth : null };
+    }
+    return measuredAs(find, sureItIsThere(find.sure, find.depth, check), depth, check);
   });
 }
 
@@ -153,13 +166,6 @@ export const depthsOf = (finds: readonly Find[]): KeptDepth[] =>
         : [],
     )
     .slice(0, mostMeasured);
-
-/** How sure it is that a find is one, whatever it is judged to be: what is left without how deep it goes. */
-export const sureItIsThere = (
-  sure: number,
-  { depthMm, depthSpreadMm }: MeasuredDepth,
-  check: Pick<Check, 'loMm' | 'hiMm'>,
-): number => Math.min(1, sure / sureAlone(depthMm, depthSpreadMm, check));
 
 /**
  * The chance that the counts are right to within one, as things stand: what was measured is off in common besides, what the person

@@ -5,19 +5,10 @@ import {
   surelyMatched,
   type OutsideBite,
 } from '../../../core/eye/both-faces';
-import { faultOf, sureOf } from '../../../core/eye/how-sure';
+import { sureItIsThere } from '../../../core/eye/how-sure';
 import type { Face } from '../../../core/eye/seen-on';
 import type { Check } from '../../../core/margin/check';
-import {
-  asked,
-  countsAs,
-  countsOf,
-  depthsOf,
-  isSaid,
-  sureItIsThere,
-  type Find,
-  type KeptDepth,
-} from './finds';
+import { asked, countsOf, depthsOf, isSaid, measuredAs, type Find, type KeptDepth } from './finds';
 
 /** What was found on each face of a scrap that was looked at. */
 export type FindsByFace = Readonly<Partial<Record<Face, readonly Find[]>>>;
@@ -69,11 +60,7 @@ export function joinedFinds(
       disagree.wrong.push(find.id);
       disagree.right.push(other.id);
     }
-    const both: Find = {
-      ...{ id: find.id, atMm: find.atMm, depth },
-      judged: countsAs(faultOf(depth.depthMm, check), check.below),
-      sure: there * sureOf(depth.depthMm, depth.depthSpreadMm, check),
-    };
+    const both = measuredAs(find, there, depth, check);
     return agree ? both : asked(both);
   });
   // Seen from outside only: it is one more, and where it lies in the other picture is not known.

@@ -1,8 +1,8 @@
 import { depthsByLights, matchLights } from '../../../core/eye/both-lights';
-import { faultOf, sureOf } from '../../../core/eye/how-sure';
+import { sureItIsThere } from '../../../core/eye/how-sure';
 import type { Check } from '../../../core/margin/check';
 import type { MeasuredDepth } from '../../../core/margin/measured-depths';
-import { asked, countsAs, isSaid, said, sureItIsThere, type Find } from './finds';
+import { asked, isSaid, measuredAs, said, type Find } from './finds';
 
 /** One face that was photographed under a lamp from one side, and from the other. */
 export interface JoinedLights {
@@ -41,11 +41,7 @@ export function joinedLights(
     const there = Math.max(
       ...[before, find].map((one) => (one.depth ? sureItIsThere(one.sure, one.depth, check) : 0)),
     );
-    return {
-      ...{ id: find.id, atMm: find.atMm, depth },
-      judged: countsAs(faultOf(depth.depthMm, check), check.below),
-      sure: there * sureOf(depth.depthMm, depth.depthSpreadMm, check),
-    };
+    return measuredAs(find, there, depth, check);
   };
   const together = second.map((find, j): Find => {
     const before = first[inFirst[j] ?? -1];
