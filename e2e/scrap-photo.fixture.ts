@@ -9,6 +9,7 @@ import { shownThreadMm } from '../core/plan/shown-thread';
 import { eyeCases } from '../core/study/eye-cases';
 import { drawnPhoto } from '../core/study/drawn-photo';
 import { evenDraws } from '../core/swatch/draw';
+import { usualThread } from '../core/study/drawn-thread';
 import type { RoundFold } from '../core/study/round-fold';
 import { drawnScrap, photographed } from '../core/study/scrap-photo';
 import { sewSwatch } from '../core/swatch/swatch';
@@ -56,6 +57,7 @@ export async function capeScrapPhoto(
     {
       ...{ cloth: 0.32, thread: 0.62, weave: 0.12, print: 'checked', shadow: 0.35 },
       ...{ beyond: 'under', beyondSide: 1, seed: 'w', fold: lit ? litFrom(lit) : null },
+      sewnWith: usualThread,
     },
     { middleMm: [50, 32 + lowerMm], angle: 0.03, turned: face === 'right' ? [-1, -1] : [1, 1] },
     [100, 60],

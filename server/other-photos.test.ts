@@ -4,9 +4,9 @@ import { middleOf } from '../core/eye/middle';
 import { startServer, type RunningServer } from './testing.fixture';
 
 /*
- * Photos drawn by another program than ours, in another language: cloth, fold and thread are a landscape of heights under a lamp that
- * throws shadows, seen in linear light by a pinhole camera with a lens that bends, blurred, noisy, sharpened, and stored as a JPEG.
- * What is true of each lies beside it.
+ * Photos drawn by other programs than ours, in another language. One has cloth, fold and thread as a landscape of heights under a lamp
+ * that throws shadows; one, whose files are named for what is dark or few, has edges in a dark line of their own. Both are seen in linear
+ * light by a pinhole camera with a lens that bends, blurred, noisy, sharpened, and stored as a JPEG. What is true of each lies beside it.
  */
 const folder = path.join(import.meta.dirname, 'other-photos');
 
@@ -53,7 +53,7 @@ async function told({ file, asked }: OtherPhoto): Promise<Told> {
 const isStriped = ({ file }: OtherPhoto) => file.startsWith('striped');
 
 test.each(photos.filter((one) => !isStriped(one)).map((one) => [one.what, one] as const))(
-  'what another renderer drew is told: %s',
+  'what other renderers drew is told: %s',
   async (_, photo) => {
     const { counts, stitches } = await told(photo);
     const { loMm, hiMm } = photo;

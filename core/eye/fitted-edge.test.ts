@@ -1,4 +1,6 @@
 import fc from 'fast-check';
+import { normalDrift } from '../margin/normal';
+import { rootMeanSquare } from '../study/true-stitch';
 import { evenDraws } from '../swatch/draw';
 import { edgeShapes, type EdgeShape } from './edge-shapes';
 import { fittedEdge, type EdgeGuess, type EdgeProfile } from './fitted-edge';
@@ -6,8 +8,9 @@ import { fittedEdge, type EdgeGuess, type EdgeProfile } from './fitted-edge';
 // Half of it is a whole number of hundredths, in which blurred parts are tabled.
 const stepMm = 0.04;
 const endsMm = 1;
-const shapes = edgeShapes(0.1, true, endsMm);
-const raw = edgeShapes(0.1, false, endsMm);
+const shapes = edgeShapes(0.1, 'fold', endsMm);
+const raw = edgeShapes(0.1, 'raw on paper', endsMm);
+const onCloth = edgeShapes(0.1, 'raw on cloth', endsMm);
 const known: EdgeGuess = { beyond: 1, share: 1, shapes };
 
 /** How strong each part of an edge is. */
@@ -55,13 +58,13 @@ const dot = (a: ArrayLike<number>, b: ArrayLike<number>) =>
 
 /**
  * The same by brute force: every shape at every place by itself, what it leaves looked at place by place; then how likely an edge
- * is sharp or round, and where either lies.
+ * is sharp or not, and where either lies.
  */
 function byForce({ fromMm, seen, noise, told, toldOfKind, black }: EdgeProfile, reach: number) {
   const light = seen.map((value) => value - black);
   const even = light.reduce((sum, value) => sum + value, 0) / light.length;
-  const found: { at: number; off: number; share: number; isRound: boolean }[] = [];
-  for (const { upper, lower, shadow, share, isRound } of shapes) {
+  const found: { at: number; off: number; share: number; isSharp: boolean }[] = [];
+  for (const { upper, lower, shadow, share, isSharp } of shapes) {
     for (let i = -reach; i <= reach; i++) {
       const at = i * 0.02;
       const values = [upper, lower, shadow].flatMap((part) =>
@@ -75,15 +78,15 @@ function byForce({ fromMm, seen, noise, told, toldOfKind, black }: EdgeProfile, 
         const shown = a * values[0]![j]! + b * values[1]![j]! + c * (values[2]?.[j] ?? 0);
         return sum + (value - (isSo ? shown : even)) ** 2;
       }, 0);
-      found.push({ at, off: off / light.length + noise ** 2, share, isRound });
+      found.push({ at, off: off / light.length + noise ** 2, share, isSharp });
     }
   }
-  const ofKind = [true, false].map((round) => found.filter(({ isRound }) => isRound === round));
+  const ofKind = [false, true].map((sharp) => found.filter(({ isSharp }) => isSharp === sharp));
   const likely = (some: typeof found, places: number) =>
     some.reduce((sum, { off, share }) => sum + share * off ** (-places / 2), 0);
   const kinds = ofKind.map((some) => likely(some, toldOfKind));
-  const chance = ({ off, share, isRound }: (typeof found)[number]) => {
-    const kind = isRound ? 0 : 1;
+  const chance = ({ off, share, isSharp }: (typeof found)[number]) => {
+    const kind = isSharp ? 1 : 0;
     const ofAll = kinds[kind]! / (kinds[0]! + kinds[1]!);
     return (ofAll * share * off ** (-told / 2)) / likely(ofKind[kind]!, told);
   };
@@ -140,6 +143,39 @@ test('a fold that bends down is not told as ending where it is darkest', () => {
   expect(asRaw.atMm).toBeLessThan(-0.06);
 });
 
+test('an edge in a dark line of its own is told in the middle of it, not where that begins', () => {
+  const offs: Record<'told' | 'asSharp', number[]> = { told: [], asSharp: [] };
+  fc.assert(
+    fc.property(upTo(0.08, 0.2), upTo(0.2, 0.4), upTo(-0.06, 0.06), (lineMm, dark, at) => {
+      // A lens makes the line as well as the step that lies in it softer.
+      const softMm = Math.hypot(lineMm, 0.1);
+      const draw = evenDraws(Math.round(1000 * dark));
+      const seen = Float64Array.from({ length: 35 }, (_, i) => {
+        const mm = (i - 17) * stepMm - at;
+        const step = 0.08 * normalDrift(0, 0.1).leftOf(mm);
+        const line = ((dark * lineMm) / softMm) * Math.exp(-((mm / softMm) ** 2) / 2);
+        return 1 - step - line + 0.004 * (draw() - 0.5);
+      });
+      const asked = { fromMm: -17 * stepMm, stepMm, seen, noise: 0.004, black: 0 };
+      const profile: EdgeProfile = { ...asked, told: 6, toldOfKind: 12 };
+      const offOf = (some: readonly EdgeShape[]) => {
+        const { atMm, spreadMm } = fittedEdge(profile, [{ ...known, shapes: some }], 0.3);
+        return { offMm: atMm - at, spreadMm };
+      };
+      for (const some of [shapes, onCloth]) {
+        const { offMm, spreadMm } = offOf(some);
+        expect(Math.abs(offMm)).toBeLessThan(2 * Math.hypot(spreadMm, 0.012));
+        offs.told.push(offMm);
+      }
+      const asSharp = offOf(raw).offMm;
+      expect(asSharp).toBeLessThan(-0.06);
+      offs.asSharp.push(asSharp);
+    }),
+    { numRuns: 40 },
+  );
+  expect(rootMeanSquare(offs.told)).toBeLessThan(0.4 * rootMeanSquare(offs.asSharp));
+});
+
 test('what lies beyond on the other side is told too, and a band that may be the shadow of either end goes by what is known', () => {
   const shadowed = raw.find(({ shadow }) => shadow && shadow(0.15) > 0.8 && shadow(0.5) < 0.2)!;
   const profile = profileOf(shadowed, { upper: 1, lower: 1, shadow: 0.4 }, 0.06, { beyond: -1 });
@@ -152,7 +188,7 @@ test('what lies beyond on the other side is told too, and a band that may be the
 });
 
 test('of all shapes an edge may have the shares are one, and far from it both cloths are as they are', () => {
-  for (const some of [shapes, raw]) {
+  for (const some of [shapes, raw, onCloth]) {
     expect(some.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 10);
     for (const { upper, lower } of some) {
       expect(upper(-0.95)).toBeCloseTo(1, 2);

@@ -14,7 +14,7 @@ export interface EdgeProfile {
   readonly black: number;
   /** So many of its places tell something of their own about where it lies: what lies near each other is blurred together. */
   readonly told: number;
-  /** So many about whether it is round. */
+  /** So many about whether it is sharp. */
   readonly toldOfKind: number;
 }
 
@@ -115,7 +115,7 @@ function toldBy(parts: readonly Float64Array[], laid: Laid): number | null {
 /**
  * Where an edge lies that looks like one of many: of every place and every guess how likely it is by how far what is seen
  * is from it, and the mean of all places so weighed. Where two guesses are as good, the spread says so. Whether it is sharp or
- * round is told apart first, by all that is seen; where it lies by less of it, since no edge looks quite like one of a few.
+ * darkens before it ends is told apart first, by all that is seen; where it lies by less of it, since no edge looks quite like one of a few.
  * Source: docs/formulas.md, “The eye”.
  *
  * @param profile that begins a whole number of tried places from 0
@@ -141,7 +141,7 @@ export function fittedEdge(
     tables.set(part, table);
     return table;
   };
-  const [sharp, bent]: [Tried[], Tried[]] = [[], []];
+  const [sharp, soft]: [Tried[], Tried[]] = [[], []];
   for (const { beyond, share, shapes } of guesses) {
     for (const shape of shapes) {
       const parts = [shape.upper, shape.lower, shape.shadow].flatMap((part) =>
@@ -154,11 +154,11 @@ export function fittedEdge(
         const off = by === null ? about : max(0, all - by);
         const misfit = off / seen.length + noise * noise;
         const one = { atMm: i * triedMm, fits: -log(misfit) / 2, share: share * shape.share };
-        (shape.isRound ? bent : sharp).push(one);
+        (shape.isSharp ? sharp : soft).push(one);
       }
     }
   }
-  const kinds = [sharp, bent]
+  const kinds = [sharp, soft]
     .filter((tried) => tried.length > 0)
     .map((tried) => ({
       tried,

@@ -17,8 +17,7 @@ const seen = zigzag(1.5, 4);
 const known = (blurMm = 0.1, more: Partial<KnownLine> = {}): KnownLine => ({
   ...{
     beyond: 1,
-    isFold: true,
-    endsOnPaper: false,
+    kind: 'fold',
     black: -1,
     blursMm: [0.75 * blurMm, blurMm, 1.3 * blurMm],
   },
@@ -120,7 +119,7 @@ test('a raw edge is not where the shadow ends that its cloth throws on the paper
         // The shadow’s end turns as fast as the cloth’s.
         const line = { acrossMm: edgeMm + thrownMm, slope: 0, score: 20, total: 9, spreadMm: 0.03 };
         const blursMm = [0.06, 0.1, 0.16];
-        const paper = { isFold: false, endsOnPaper: true, black: 0, blursMm };
+        const paper = { kind: 'raw on paper', black: 0, blursMm } as const;
         const fitted = fittedLine(greys, seam, line, thread, known(0.1, paper));
         const off = Math.abs(fitted.acrossMm - edgeMm);
         expect(off).toBeLessThan(0.1);

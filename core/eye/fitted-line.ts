@@ -1,4 +1,4 @@
-import { edgeShapes } from './edge-shapes';
+import { edgeShapes, type EdgeKind } from './edge-shapes';
 import { fittedEdge, type EdgeGuess, type EdgeProfile, type FittedEdge } from './fitted-edge';
 import type { Field } from './flatten';
 import type { FoundSeam } from './find-seam';
@@ -16,10 +16,8 @@ const { abs, hypot, max, min, round, sqrt } = Math;
 export interface KnownLine {
   /** On which side across what lies beyond it is to be seen. */
   readonly beyond: 1 | -1;
-  /** A fold bends down; a raw edge is cut off. */
-  readonly isFold: boolean;
-  /** What lies beyond is paper, and may lie in the shadow that the cloth throws; the picture was laid along the edge. */
-  readonly endsOnPaper: boolean;
+  /** Of a raw edge on paper the picture was laid along the edge; the paper may lie in the shadow that the cloth throws. */
+  readonly kind: EdgeKind;
   /** Nearer to the middle of thread than this, it is thread that is seen, mm. */
   readonly besideThreadMm: number;
   /** What black would be in the picture. */
@@ -42,7 +40,7 @@ const leastLooks = 20;
 const leastPlaces = 18;
 /** Nearer than so many blurs two places tell the same, and an edge that none of the shapes has would seem too sure. */
 const toldEvery = { cloth: 3, paper: 2 } as const;
-/** Whether a fold is round is told by more of them: what it looks like far from where it turns fastest says so as well. */
+/** Whether an edge is sharp is told by more of them: what it looks like far from where it turns fastest says so as well. */
 const kindToldEvery = 1.5;
 /** No edge looks quite like one of a few shapes: of how much a profile varies so much is told by none, as a share. */
 const unlike = { cloth: 0.04, paper: 0.025 } as const;
@@ -163,11 +161,12 @@ export function fittedLine(
   thread: readonly TracedHole[],
   known: KnownLine,
 ): ReferenceLine {
-  const kind = known.endsOnPaper ? 'paper' : 'cloth';
+  const endsOnPaper = known.kind === 'raw on paper';
+  const under = endsOnPaper ? 'paper' : 'cloth';
   const blurMm = max(...known.blursMm);
   const order = thread.map(({ alongMm }) => alongMm).sort((a, b) => a - b);
   const [first, last] = [order[0]!, order.at(-1)!];
-  const reach = round(sideMm[kind] / acrossStepMm);
+  const reach = round(sideMm[under] / acrossStepMm);
   const looked: Looked = {
     look: lookAlong(even, seam),
     isSeen: isSeenAlong(even, seam),
@@ -178,7 +177,7 @@ export function fittedLine(
     { length: Math.floor((last - first) / alongStepMm) + 1 },
     (_, i) => first + i * alongStepMm,
   );
-  const straight = known.endsOnPaper ? line : turned(looked, alongs);
+  const straight = endsOnPaper ? line : turned(looked, alongs);
   // Every other look by itself: by how much they differ, so much they are off.
   const [evens, odds] = [0, 1].map((k) =>
     middles(
@@ -195,27 +194,27 @@ export function fittedLine(
     const seen = evens.slice(from, to + 1).map((value, i) => (value + odds[from + i]!) / 2);
     const apart = evens.slice(from, to + 1).map((value, i) => value - odds[from + i]!);
     const strays = sqrt(apart.reduce((sum, value) => sum + value * value, 0) / apart.length) / 2;
-    const noise = hypot(strays, unlike[kind] * meanAndSpread([...seen]).sd);
-    const start = known.isFold ? darkFrom(seen, reach - from, known.beyond, strays) : 0;
+    const noise = hypot(strays, unlike[under] * meanAndSpread([...seen]).sd);
+    const start = known.kind === 'fold' ? darkFrom(seen, reach - from, known.beyond, strays) : 0;
     const profile: EdgeProfile = {
       ...{ fromMm: (from - reach - start) * acrossStepMm, stepMm: acrossStepMm, seen, noise },
       black: known.black,
-      told: ((to - from) * acrossStepMm) / (toldEvery[kind] * blurMm),
+      told: ((to - from) * acrossStepMm) / (toldEvery[under] * blurMm),
       toldOfKind: ((to - from) * acrossStepMm) / (kindToldEvery * blurMm),
     };
-    const endsMm = sideMm[kind] + reachMm[kind] + abs(start) * acrossStepMm;
+    const endsMm = sideMm[under] + reachMm[under] + abs(start) * acrossStepMm;
     const guesses = known.blursMm.flatMap((blur): EdgeGuess[] => {
-      const shapes = edgeShapes(blur, known.isFold, endsMm);
+      const shapes = edgeShapes(blur, known.kind, endsMm);
       const there = { beyond: known.beyond, share: asKnown, shapes };
-      if (known.endsOnPaper) return [there];
+      if (endsOnPaper) return [there];
       return [there, { beyond: -known.beyond as 1 | -1, share: 1 - asKnown, shapes }];
     });
-    const { atMm, spreadMm } = fittedEdge(profile, guesses, reachMm[kind]);
+    const { atMm, spreadMm } = fittedEdge(profile, guesses, reachMm[under]);
     return { atMm: start * acrossStepMm + atMm, spreadMm };
   };
-  let edge = fittedBy(sideMm[kind]);
+  let edge = fittedBy(sideMm[under]);
   // The next stripe of a cloth that ends on paper draws it less each time it is left out farther.
-  for (let i = 0; known.endsOnPaper && edge && i < timesNearer; i++) {
+  for (let i = 0; endsOnPaper && edge && i < timesNearer; i++) {
     edge = fittedBy(min(sideMm.paper, sideMm.cloth - known.beyond * edge.atMm));
   }
   if (!edge) return line;

@@ -1,3 +1,4 @@
+import type { EdgeKind } from './edge-shapes';
 import type { Field } from './flatten';
 import { fittedHoles } from './fitted-holes';
 import { fittedLine } from './fitted-line';
@@ -22,6 +23,11 @@ const besideAnyMm = 0.42;
 /** Black, where every place is a share of the light around it. */
 const evenBlack = -1;
 
+function kindOf({ reference, endsThere }: Seen): EdgeKind {
+  if (reference !== 'raw edge') return 'fold';
+  return endsThere ? 'raw on paper' : 'raw on cloth';
+}
+
 /** What a seam was led along, held against the picture. */
 export const lineFitted = (
   cloth: Field,
@@ -33,8 +39,7 @@ export const lineFitted = (
   line &&
   fittedLine(cloth, seam, line, thread, {
     beyond: (-seam.turned[1] * upperSideOf(seen)) as 1 | -1,
-    isFold: seen.reference !== 'raw edge',
-    endsOnPaper: seen.endsThere && seen.reference === 'raw edge',
+    kind: kindOf(seen),
     black,
     besideThreadMm: look ? look.halfMm + 3 * look.blurMm + 0.05 : besideAnyMm,
     blursMm: look ? mayBe.map((times) => times * look.blurMm) : anyBlursMm,

@@ -8,9 +8,18 @@ import { meanAndSpread } from './mean-and-spread';
 import type { MeasuredScrap, MeasuredStitch } from './measured-scrap';
 import { inWindow } from './on-seam';
 import { findPricks } from './pricks';
+import { refuse } from './refused';
 import { commonSpreadMm } from './shared-offs';
 
-/** Measures the pricks of hidden bites along the row they come out on. @param plain how plain it is */
+/** Two make a row; what was taken for one may have been stripes or weave, when it is held against the picture. */
+const leastShown = 2;
+
+/**
+ * Measures the pricks of hidden bites along the row they come out on.
+ *
+ * @param plain how plain it is
+ * @throws Impossible where no two of them are thread
+ */
 export function measurePricks(
   { seen, judged }: Expected,
   { standing, even }: Readonly<Record<'standing' | 'even', Field>>,
@@ -18,6 +27,8 @@ export function measurePricks(
   plain: number,
 ): MeasuredScrap {
   const pricks = findPricks(standing, even, seen, seam);
+  const found = pricks.filter(({ shownMm }) => shownMm > 0);
+  if (found.length < leastShown) refuse('no-prick');
   const stitches: MeasuredStitch[] = [];
   const depths: MeasuredDepth[] = [];
   const theres: number[] = [];
@@ -42,9 +53,7 @@ export function measurePricks(
   const over = stitches.filter(({ fault }) => fault === judged.above).length;
   const short = stitches.filter(({ fault }) => fault === judged.below).length;
   // How a bite’s thread goes down is the same for all of them.
-  const surelyCounted =
-    depths.length === 0 ? 1 : countChances(depths, commonSpreadMm(depths), judged)({ short, over });
-  const found = pricks.filter(({ shownMm }) => shownMm > 0);
+  const surelyCounted = countChances(depths, commonSpreadMm(depths), judged)({ short, over });
   const apart = meanAndSpread(
     found.flatMap((one) => {
       const next = found.find(({ repeat, hole }) => hole === one.hole && repeat === one.repeat + 1);

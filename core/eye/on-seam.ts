@@ -57,7 +57,7 @@ export function lookOn({ values, width, lastX, lastY, c, s, x0, y0, sign }: Laid
 export const lookAlong = (field: Field, seam: FoundSeam): LookAt => lookOn(laidField(field, seam));
 
 /** So near to its border a window shows the card’s own print round it, mm. */
-const borderMm = 0.6;
+export const borderMm = 0.6;
 
 /**
  * Whether a place of a seam lies in a field, clear of its border: beyond it a look sees nothing, which is no step from

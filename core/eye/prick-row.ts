@@ -1,5 +1,6 @@
 import { averagedDown, meanAround, spreadOf, type Field } from './flatten';
 import type { FoundSeam } from './find-seam';
+import { borderMm } from './on-seam';
 import type { Seen } from './seen';
 
 const { abs, atan2, cos, hypot, max, min, PI, round, sin } = Math;
@@ -55,19 +56,20 @@ function ridges(flat: Field, sign: 1 | -1): Field {
   return { ...flat, values };
 }
 
-/** The strongest places, none near another. */
+/** The strongest places, none near another, nor near the border: the card’s own line is a ridge as well. */
 function candidatesOf({ width, height, values, pxPerMm }: Field): Candidate[] {
   // What cloth alone gives lies around its own middle, which is below 0.
   const sorted = values.filter((_, i) => i % 7 === 0).sort();
   const middle = sorted[sorted.length >> 1] ?? 0;
   const spread = max(1e-6, spreadOf(values.map((value) => value - middle)));
   const reach = max(1, round((apartMm * pxPerMm) / 2));
+  const inset = Math.ceil(borderMm * pxPerMm);
   const found: Candidate[] = [];
   for (let top = 0; top < height; top += reach) {
     for (let left = 0; left < width; left += reach) {
       let [most, at] = [-Infinity, 0];
-      for (let y = top; y < min(height, top + reach); y++) {
-        for (let x = left; x < min(width, left + reach); x++) {
+      for (let y = max(inset, top); y < min(height - inset, top + reach); y++) {
+        for (let x = max(inset, left); x < min(width - inset, left + reach); x++) {
           const value = values[y * width + x]!;
           if (value > most) [most, at] = [value, y * width + x];
         }

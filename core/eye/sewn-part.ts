@@ -71,6 +71,14 @@ const usualOf = (lines: readonly Line[]): UsualLine => ({
 export const sewnLines = (sewn: readonly TracedHole[]): UsualLine =>
   usualOf(tellingLines(linesOf(sewn)));
 
+/** What is cut off beyond an end says nothing of it: thread comes to it from one side only. */
+const endsByOwnLine = (sewn: readonly TracedHole[]): TracedHole[] =>
+  sewn.map((hole, i) => {
+    const isEnd = i === 0 || i === sewn.length - 1;
+    const logOdds = (i === 0 ? sewn[1] : hole)?.lineLogOdds ?? null;
+    return isEnd && logOdds !== null ? { ...hole, logOdds } : hole;
+  });
+
 /**
  * The part of a thread that is there: the longest stretch of lines from hole to hole that are
  * likelier thread than cloth, gaps of a line or two let through; at either end without what is only
@@ -89,5 +97,5 @@ export function sewnPart(thread: readonly TracedHole[]): TracedHole[] {
       (!hasBites || line.swingMm >= swingShare * usual.swingMm),
   );
   const [from, to] = [plain[0]?.ends[0] ?? 0, Math.max(...plain.map(({ ends }) => ends[1]))];
-  return thread.filter(({ alongMm }) => alongMm >= from && alongMm <= to);
+  return endsByOwnLine(thread.filter(({ alongMm }) => alongMm >= from && alongMm <= to));
 }

@@ -15,6 +15,7 @@ import { startingSetting } from '../plan/starting-setting';
 import { sewSwatch } from '../swatch/swatch';
 import { scrapOnCard } from './card-photo';
 import { drawnFold, type RoundFold } from './round-fold';
+import { drawnThread, usualThread, type DrawnThread } from './drawn-thread';
 import { drawnScrap, photographed, type Lying, type ScrapLook } from './scrap-photo';
 
 /** A kind of photo that is drawn many times. */
@@ -25,12 +26,14 @@ export interface EyeCase {
   readonly face: Face;
   /** Where the machine’s length stands, mm. */
   readonly lengthMm: number;
-  readonly look: Omit<ScrapLook, 'seed' | 'beyond' | 'beyondSide' | 'fold'>;
+  readonly look: Omit<ScrapLook, 'seed' | 'beyond' | 'beyondSide' | 'fold' | 'sewnWith'>;
   readonly blurMm: number;
   readonly noise: number;
   readonly pxPerMm: number;
   /** Its fold is as round as cloth is thick, under a lamp from somewhere; else it is as sharp as a knife. */
   readonly isRound?: boolean;
+  /** Its thread is as thick, and sinks into the cloth as deep, as any may; else it is as one usually is. */
+  readonly isAnyThread?: boolean;
   /** The whole card is photographed by a hand that does not hold the phone straight. */
   readonly onCard?: boolean;
 }
@@ -74,12 +77,13 @@ function sewnScrap({ finish, plan, lengthMm }: EyeCase, random: () => number) {
 interface Laid {
   readonly lying: Lying;
   readonly fold: RoundFold | null;
+  readonly sewnWith: DrawnThread;
   /** What is drawn at random is the same for the same one: of the cloth, and of what the sensor adds. */
   readonly seeds: { readonly cloth: string; readonly shot: string };
 }
 
 /** Lays a scrap into the window somehow. */
-function laidSomehow({ isRound }: EyeCase, random: () => number): Laid {
+function laidSomehow({ isRound, isAnyThread }: EyeCase, random: () => number): Laid {
   const lying: Lying = {
     middleMm: [50 + random() * 4 - 2, 30 + random() * 20 - 10],
     angle: (random() - 0.5) * 0.2,
@@ -87,12 +91,13 @@ function laidSomehow({ isRound }: EyeCase, random: () => number): Laid {
   };
   const seed = String(random());
   const fold = isRound ? drawnFold(seedrandom(`${seed} fold`)) : null;
-  return { lying, fold, seeds: { cloth: seed, shot: seed } };
+  const sewnWith = isAnyThread ? drawnThread(seedrandom(`${seed} thread`)) : usualThread;
+  return { lying, fold, sewnWith, seeds: { cloth: seed, shot: seed } };
 }
 
 /** The same scrap as it lies, its card turned half round under the lamp. */
-const lampAcross = ({ lying, fold, seeds }: Laid): Laid => ({
-  lying,
+const lampAcross = ({ fold, seeds, ...same }: Laid): Laid => ({
+  ...same,
   fold: fold && { ...fold, lamp: { ...fold.lamp, fromBeyond: -fold.lamp.fromBeyond } },
   seeds: { ...seeds, shot: `${seeds.shot} again` },
 });
@@ -102,7 +107,7 @@ function photoOf(
   it: EyeCase,
   face: Face,
   { set, margin, dials, swatch }: ReturnType<typeof sewnScrap>,
-  { lying, fold, seeds }: Laid,
+  { lying, fold, sewnWith, seeds }: Laid,
   random: () => number,
 ): DrawnPhoto {
   const { finish, plan } = it;
@@ -110,7 +115,7 @@ function photoOf(
   const expected = expectedOn('wrong', finish, plan, set, dials);
   const beyond = expected.seen.endsThere ? 'paper' : 'under';
   const beyondSide = -upperSideOf(expected.seen) as 1 | -1;
-  const look: ScrapLook = { ...it.look, beyond, beyondSide, fold, seed: seeds.cloth };
+  const look: ScrapLook = { ...it.look, beyond, beyondSide, fold, sewnWith, seed: seeds.cloth };
   const flat = drawnScrap(swatch, shown, look, lying, windowMm, it.pxPerMm);
   const shot = { blurMm: it.blurMm, noise: it.noise, falloff: random() * 0.4 };
   const check = set.checks.find(({ name }) => name === margin.countedCheck)!;

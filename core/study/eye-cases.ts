@@ -14,7 +14,10 @@ const cloths = {
   checked: { cloth: 0.5, thread: 0.75, weave: 0.12, print: 'checked', shadow: 0.35 },
   spotted: { cloth: 0.55, thread: 0.85, weave: 0.15, print: 'spotted', shadow: 0.35 },
   'little contrast': { cloth: 0.5, thread: 0.6, weave: 0.12, print: 'plain', shadow: 0.3 },
-} as const satisfies Record<string, Omit<ScrapLook, 'seed' | 'beyond' | 'beyondSide' | 'fold'>>;
+} as const satisfies Record<
+  string,
+  Omit<ScrapLook, 'seed' | 'beyond' | 'beyondSide' | 'fold' | 'sewnWith'>
+>;
 
 const blurs = { sharp: 0.03, soft: 0.1, blurred: 0.18 } as const;
 
@@ -30,7 +33,7 @@ const blind = () => {
 };
 
 /**
- * Every cloth under every blur: a blind hem’s two faces, over a fold that is sharp and one that is round, a line along a fold, a zigzag beside an edge, two lines of a coverstitch, a raw
+ * Every cloth under every blur: a blind hem’s two faces, over a fold that is sharp and one that is round, of a usual thread and of any, a line along a fold, a zigzag beside an edge, two lines of a coverstitch, a raw
  * edge swung over; of
  * two cloths the whole card as well, as a phone sees it that is not held straight.
  */
@@ -42,10 +45,13 @@ export function eyeCases(): EyeCase[] {
     face: Face,
     cloth: keyof typeof cloths,
     blur: keyof typeof blurs,
-    { lengthMm = 1.3, isRound = false } = {},
+    {
+      lengthMm = 1.3,
+      ...more
+    }: Pick<Partial<EyeCase>, 'lengthMm' | 'isRound' | 'isAnyThread'> = {},
   ) =>
     cases.push({
-      ...{ name: `${name}, ${cloth}, ${blur}`, ...sewn, face, lengthMm, isRound },
+      ...{ name: `${name}, ${cloth}, ${blur}`, ...sewn, face, lengthMm, ...more },
       ...{ look: cloths[cloth], blurMm: blurs[blur], noise: 4, pxPerMm: 12 },
     });
   for (const cloth of Object.keys(cloths) as (keyof typeof cloths)[]) {
@@ -61,6 +67,8 @@ export function eyeCases(): EyeCase[] {
       if (blur !== 'blurred') {
         const name = 'blind hem over a round fold, wrong side';
         add(name, blind(), 'wrong', cloth, blur, { isRound: true });
+        const any = 'blind hem of any thread, wrong side';
+        add(any, blind(), 'wrong', cloth, blur, { isAnyThread: true });
       }
       if (blur === 'soft') {
         add('hem coverstitched', known('coverstitch-hem', 'narrow'), 'wrong', cloth, blur, {

@@ -1,6 +1,7 @@
 import seedrandom from 'seedrandom';
 import type { ScaledImage } from '../eye/grey';
 import type { Swatch } from '../swatch/swatch';
+import { drawThread, lyingOnTop, usualThread, type DrawnThread } from './drawn-thread';
 import { foldLight, type RoundFold } from './round-fold';
 
 // Asked for at every pixel.
@@ -23,6 +24,7 @@ export interface ScrapLook {
   readonly fold?: RoundFold | null;
   /** How a raw edge runs that is not straight and clean. */
   readonly edge?: DrawnEdge;
+  readonly sewnWith: DrawnThread;
   readonly seed: string;
 }
 
@@ -47,11 +49,7 @@ export interface Lying {
   readonly turned: readonly [along: 1 | -1, across: 1 | -1];
 }
 
-const threadMm = 0.28;
 const yarnMm = 0.42;
-/** So near to a hole a thread begins to sink, mm. */
-const sunkMm = 0.35;
-
 /** Even noise of a place, the same for the same place, −1 … 1. */
 function speckle(i: number, j: number, salt: number): number {
   const mixed = sin(i * 127.1 + j * 311.7 + salt * 74.7) * 43758.5453;
@@ -79,40 +77,6 @@ function clothAt(look: ScrapLook, salt: number, x: number, y: number): number {
 
 /** What lies under a fold shows its other face, which is so much darker. */
 const otherFace = 0.88;
-
-/** A grey drawn on, with how far it covers. */
-type Canvas = { readonly image: Float32Array; readonly width: number; readonly height: number };
-
-/** Draws a piece of thread: round, twisted, with soft sides. */
-function drawThread(
-  { image, width, height }: Canvas,
-  pxPerMm: number,
-  [a, b]: readonly [readonly [number, number], readonly [number, number]],
-  grey: number,
-  isSunk: boolean,
-): void {
-  const reach = threadMm;
-  const [x0, x1] = [min(a[0], b[0]) - reach, max(a[0], b[0]) + reach].map((mm) => mm * pxPerMm);
-  const [y0, y1] = [min(a[1], b[1]) - reach, max(a[1], b[1]) + reach].map((mm) => mm * pxPerMm);
-  const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
-  const length = max(1e-6, hypot(dx, dy));
-  for (let row = max(0, floor(y0!)); row <= min(height - 1, ceil(y1!)); row++) {
-    for (let column = max(0, floor(x0!)); column <= min(width - 1, ceil(x1!)); column++) {
-      const [x, y] = [(column + 0.5) / pxPerMm - a[0], (row + 0.5) / pxPerMm - a[1]];
-      const along = min(length, max(0, (x * dx + y * dy) / length));
-      const away = hypot(x - (along * dx) / length, y - (along * dy) / length);
-      const cover = min(1, max(0, (threadMm / 2 - away) * pxPerMm + 0.5));
-      if (cover === 0) continue;
-      // At a hole the thread goes down into the cloth.
-      const sunk = min(1, min(along, length - along) / sunkMm + 0.25);
-      const side = away / (threadMm / 2);
-      const lit = 1 - 0.35 * side * side + 0.12 * sin((2 * PI * along) / 0.7 + side);
-      const at = row * width + column;
-      const there = isSunk ? cover * sunk : cover;
-      image[at] = image[at]! * (1 - there) + grey * lit * there;
-    }
-  }
-}
 
 /**
  * A scrap as it would look from straight above: the cloth, the fold or edge its stitch was led
@@ -162,15 +126,16 @@ export function drawnScrap(
     }
   }
   const canvas = { image, width, height };
+  const { sewnWith } = look;
   for (const { alongMm, lengthMm, leanMm } of edge?.whiskers ?? []) {
     const line = [place(alongMm, -0.5), place(alongMm + leanMm, lengthMm)] as const;
-    drawThread(canvas, pxPerMm, line, 0.85 * look.cloth, false);
+    drawThread(canvas, pxPerMm, line, 0.85 * look.cloth, lyingOnTop(usualThread));
   }
   if (shownMm) {
     swatch.stitches.forEach(({ yMm }, i) => {
       const mm = shownMm[i] ?? 0;
-      if (mm > 0)
-        drawThread(canvas, pxPerMm, [place(yMm, -mm / 2), place(yMm, mm / 2)], look.thread, false);
+      const line = [place(yMm, -mm / 2), place(yMm, mm / 2)] as const;
+      if (mm > 0) drawThread(canvas, pxPerMm, line, look.thread, lyingOnTop(sewnWith));
     });
   } else {
     const needles = [...new Set(swatch.holes.map(({ needle }) => needle ?? 0))];
@@ -182,7 +147,7 @@ export function drawnScrap(
           place(from.yMm, from.fromReferenceMm),
           place(to.yMm, to.fromReferenceMm),
         ] as const;
-        drawThread(canvas, pxPerMm, line, look.thread, true);
+        drawThread(canvas, pxPerMm, line, look.thread, sewnWith);
       });
     }
   }
