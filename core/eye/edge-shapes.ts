@@ -38,6 +38,7 @@ const asSharp = 0.25;
  */
 const darkLinesMm = [0.08, 0.1, 0.13, 0.16, 0.2];
 const asDarkLine = 0.1;
+
 /** A fold is round so far in from its edge, mm. */
 const roundsMm = [0.16, 0.26, 0.38];
 /** A lamp that stands over the cloth throws its shadow so far, mm; one beyond it lights its flank. */

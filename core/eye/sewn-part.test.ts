@@ -30,6 +30,6 @@ test.each([1, 2, 3, 4, 5, 6])(
   },
 );
 
-test('what is thread up to the window’s border has its ends as they were followed', () => {
+test('nothing of a thread is nothing', () => {
   expect(sewnPart([])).toEqual([]);
 });

@@ -4,7 +4,6 @@ import type { Finish } from '../finish/finish';
 import type { SewingPlan } from '../finish/sewing-plan';
 import { plainPlan } from '../plan/plain-plan';
 import type { EyeCase } from './drawn-photo';
-import type { ScrapLook } from './scrap-photo';
 
 const cloths = {
   'plain, dark thread': { cloth: 0.6, thread: 0.3, weave: 0.1, print: 'plain', shadow: 0.3 },
@@ -14,10 +13,7 @@ const cloths = {
   checked: { cloth: 0.5, thread: 0.75, weave: 0.12, print: 'checked', shadow: 0.35 },
   spotted: { cloth: 0.55, thread: 0.85, weave: 0.15, print: 'spotted', shadow: 0.35 },
   'little contrast': { cloth: 0.5, thread: 0.6, weave: 0.12, print: 'plain', shadow: 0.3 },
-} as const satisfies Record<
-  string,
-  Omit<ScrapLook, 'seed' | 'beyond' | 'beyondSide' | 'fold' | 'sewnWith'>
->;
+} as const satisfies Record<string, EyeCase['look']>;
 
 const blurs = { sharp: 0.03, soft: 0.1, blurred: 0.18 } as const;
 
@@ -33,9 +29,9 @@ const blind = () => {
 };
 
 /**
- * Every cloth under every blur: a blind hem’s two faces, over a fold that is sharp and one that is round, of a usual thread and of any, a line along a fold, a zigzag beside an edge, two lines of a coverstitch, a raw
- * edge swung over; of
- * two cloths the whole card as well, as a phone sees it that is not held straight.
+ * Every cloth under every blur: a blind hem’s two faces, over a fold that is sharp and one that is round, of a usual thread and
+ * of any; a line along a fold, a zigzag beside an edge, two lines of a coverstitch, a raw edge swung over; of two cloths the
+ * whole card as well, as a phone sees it that is not held straight.
  */
 export function eyeCases(): EyeCase[] {
   const cases: EyeCase[] = [];
@@ -45,10 +41,7 @@ export function eyeCases(): EyeCase[] {
     face: Face,
     cloth: keyof typeof cloths,
     blur: keyof typeof blurs,
-    {
-      lengthMm = 1.3,
-      ...more
-    }: Pick<Partial<EyeCase>, 'lengthMm' | 'isRound' | 'isAnyThread'> = {},
+    { lengthMm = 1.3, ...more }: Partial<EyeCase> = {},
   ) =>
     cases.push({
       ...{ name: `${name}, ${cloth}, ${blur}`, ...sewn, face, lengthMm, ...more },
