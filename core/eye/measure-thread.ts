@@ -27,16 +27,21 @@ const leastLogOdds = 3;
 /** A thread stands out on both sides by 6 spreads of the cloth or more; a shadow by 3. */
 const leastPlainness = 4;
 /**
- * What rectifying, a fold that is not quite straight, and thread’s own width leave open, mm: of a bite; of a swing
- * beside its edge; of one over it, whose thread is hardly seen in the shadow or whose edge may be a print’s; and of a
- * line, whose whole length one shadow may shift.
+ * What rectifying, a fold that is not quite straight, and thread’s own width leave open: of a bite, whose thread may sink or
+ * lie round, which is the same for all of a photo; of a swing beside its edge; of one over it, whose thread is hardly seen in
+ * the shadow or whose edge may be a print’s; and of a line, whose whole length one shadow may shift.
  */
-const leftOpenMm = { bite: 0.005, beside: 0.005, over: 0.02, line: 0.045 } as const;
+const leftOpen = {
+  bite: { mm: 0.025, inCommon: true },
+  beside: { mm: 0.005, inCommon: false },
+  over: { mm: 0.02, inCommon: false },
+  line: { mm: 0.045, inCommon: true },
+} as const satisfies Record<string, LeftOpen>;
 
-function leftOpenOf(seen: Seen): number {
-  if (isLine(seen)) return leftOpenMm.line;
-  if (hasBites(seen)) return leftOpenMm.bite;
-  return swingsAtRawEdge(seen) ? leftOpenMm.over : leftOpenMm.beside;
+function leftOpenOf(seen: Seen): LeftOpen {
+  if (isLine(seen)) return leftOpen.line;
+  if (hasBites(seen)) return leftOpen.bite;
+  return swingsAtRawEdge(seen) ? leftOpen.over : leftOpen.beside;
 }
 
 const kindOf = (role: Penetration['role'], straight: boolean): MeasuredStitch['kind'] =>
@@ -96,7 +101,7 @@ export function measureThread(
     refuse('no-stitch');
   }
   const { seam, thread, line: laid, plain } = fitted(followed);
-  const open: LeftOpen = { mm: leftOpenOf(seen), inCommon: straight };
+  const open = leftOpenOf(seen);
   const told = laid && lineByCounts({ seam, thread, line: laid }, judged, open);
   const line = told && told.line;
   const depths = line && depthsFrom({ seam, thread, line }, judged, open);
