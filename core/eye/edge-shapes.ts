@@ -79,12 +79,14 @@ function roundFold(
 }
 
 /** Of all edges of a kind, how many are sharp, lie in a dark line, and are round. */
-function sharesOf(kind: EdgeKind): Readonly<Record<'sharp' | 'dark' | 'round', number>> {
-  if (kind === 'raw on paper') return { sharp: 1, dark: 0, round: 0 };
-  const sharp = kind === 'fold' ? asSharp : 1 - asDarkLine;
-  const dark = kind === 'fold' ? (1 - asSharp) * asDarkLine : asDarkLine;
-  return { sharp, dark, round: 1 - sharp - dark };
-}
+const sharesOf: Readonly<Record<EdgeKind, Readonly<Record<'sharp' | 'dark' | 'round', number>>>> = {
+  fold: {
+    ...{ sharp: asSharp, dark: (1 - asSharp) * asDarkLine },
+    round: (1 - asSharp) * (1 - asDarkLine),
+  },
+  'raw on cloth': { sharp: 1 - asDarkLine, dark: asDarkLine, round: 0 },
+  'raw on paper': { sharp: 1, dark: 0, round: 0 },
+};
 
 /**
  * What an edge may look like in a picture that is so much blurred: sharp with a shadow or without; in the middle of a dark line;
@@ -95,7 +97,7 @@ function sharesOf(kind: EdgeKind): Readonly<Record<'sharp' | 'dark' | 'round', n
 export function edgeShapes(blurMm: number, kind: EdgeKind, endsMm: number): EdgeShape[] {
   const soft = (at: EdgePart) => blurred(at, blurMm, [-endsMm, endsMm]);
   const ends = { upper: soft((mm) => half(-mm)), lower: soft(half) };
-  const shares = sharesOf(kind);
+  const shares = sharesOf[kind];
   const shadows = [
     null,
     ...fadesMm.map((fade) => soft((mm) => half(mm) * exp(-max(0, mm) / fade))),
@@ -104,12 +106,12 @@ export function edgeShapes(blurMm: number, kind: EdgeKind, endsMm: number): Edge
   const sharp = shadows.map((shadow): EdgeShape => {
     return { ...ends, shadow, isSharp: true, share: shares.sharp / shadows.length };
   });
-  if (kind === 'raw on paper') return sharp;
+  if (shares.dark === 0) return sharp;
   const dark = darkLinesMm.map((spreadMm): EdgeShape => {
     const shadow = soft((mm) => exp(-((mm / spreadMm) ** 2) / 2));
     return { ...ends, shadow, isSharp: false, share: shares.dark / darkLinesMm.length };
   });
-  if (kind !== 'fold') return [...sharp, ...dark];
+  if (shares.round === 0) return [...sharp, ...dark];
   const round = roundsMm.flatMap((mm) =>
     [...roundThrownMm.map((thrown) => -thrown / (2 * mm)), ...fromBeyond]
       .filter((slope) => slope > flattest)

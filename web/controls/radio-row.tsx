@@ -10,23 +10,30 @@ interface RadioRowProps<T extends string> {
   readonly itemClass: string;
   /** Many of them: they go on in the next row. */
   readonly wraps?: boolean;
+  /** What else can be done, beside the label, where it moves none of them when it comes and goes. */
+  readonly beside?: ReactNode;
   onChange(value: T): void;
 }
 
 /** One of a few, side by side and all in sight. */
 export function RadioRow<T extends string>(props: RadioRowProps<T>) {
-  const { label, value, options, itemClass, wraps = false, onChange } = props;
+  const { label, value, options, itemClass, wraps = false, beside, onChange } = props;
   const id = useId();
   return (
     <>
-      <p id={id} className="mb-1 text-sm text-soft">
-        {label}
-      </p>
+      <div
+        className={`mb-1 flex flex-wrap items-center justify-between gap-x-2 ${beside === undefined ? '' : 'min-h-11'}`}
+      >
+        <p id={id} className="text-sm text-soft">
+          {label}
+        </p>
+        {beside}
+      </div>
       <RadioGroup.Root
         aria-labelledby={id}
         value={value}
         onValueChange={(next) => onChange(next as T)}
-        className={`grid gap-1.5 ${wraps ? 'grid-cols-[repeat(auto-fill,minmax(5.2rem,1fr))]' : 'auto-cols-fr grid-flow-col'}`}
+        className={`grid gap-1.5 ${wraps ? 'grid-cols-[repeat(auto-fill,minmax(5.2rem,1fr))]' : options.length > 3 ? 'max-sm:grid-cols-2 sm:auto-cols-fr sm:grid-flow-col' : 'auto-cols-fr grid-flow-col'}`}
       >
         {options.map((option) => (
           <RadioGroup.Item

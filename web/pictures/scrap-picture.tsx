@@ -107,7 +107,7 @@ export function ScrapPicture(props: ScrapPictureProps) {
               data-whisker
             />
           ))}
-          {ringed.map((find) => (
+          {chosenLast(ringed, chosen).map((find) => (
             <g
               key={find.id}
               ref={find.id === chosen ? ring : undefined}
@@ -115,22 +115,19 @@ export function ScrapPicture(props: ScrapPictureProps) {
               data-find={find.judged}
               data-doubtful={find.doubtful || undefined}
             >
-              {find.id === chosen && (
-                <circle
-                  r={chosenMm * size}
-                  fill="none"
-                  stroke="var(--color-slip)"
-                  strokeWidth={0.9}
-                />
-              )}
-              {find.id === chosen && (
-                <circle
-                  r={chosenMm * size}
-                  fill="none"
-                  stroke="var(--color-graphite)"
-                  strokeWidth={0.45}
-                />
-              )}
+              {find.id === chosen &&
+                [
+                  ['var(--color-slip)', 0.9],
+                  ['var(--color-graphite)', 0.45],
+                ].map(([stroke, width]) => (
+                  <circle
+                    key={stroke}
+                    r={chosenMm * size}
+                    fill="none"
+                    stroke={String(stroke)}
+                    strokeWidth={Number(width) * Math.sqrt(size)}
+                  />
+                ))}
               {[
                 ['var(--color-slip)', 0.75],
                 [ringColour(find.judged), 0.35],
@@ -152,6 +149,10 @@ export function ScrapPicture(props: ScrapPictureProps) {
     </div>
   );
 }
+
+/** Where rings lie close the chosen one lies on top of its neighbours. */
+const chosenLast = (ringed: readonly Ringed[], chosen: number | null): Ringed[] =>
+  ringed.toSorted((a, b) => Number(a.id === chosen) - Number(b.id === chosen));
 
 /** So much cloth is shown above and below what was found, mm. */
 const aroundMm = 11;

@@ -206,30 +206,30 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
             ' Thread and cloth are nearly as light as each other: this is seen through a colour filter.'}
         </p>
       )}
-      {isNamed && (
-        <div className="flex flex-wrap items-end gap-2">
-          {find && (
-            <div aria-live="polite" className="min-w-0 flex-[1_1_20rem]">
-              <RadioRow
-                label={`${face === 'wrong' ? capital(words.one) : 'Place'} ${finds.indexOf(find) + 1} of ${finds.length}${asksAbout(find) ? ', doubtful: see on the scrap what it is' : ''}`}
-                // What it is taken for shows in its ring; to say so as well is an answer.
-                value={asksAbout(find) ? null : find.judged}
-                itemClass="px-2 py-1.5"
-                options={judgements.map((value) => ({ value, shown: names[value] }))}
-                onChange={(as) => say(find.id, as)}
-              />
-            </div>
-          )}
-          {find?.found && (
-            <Button look="quiet" onClick={() => takeBack(find.id)}>
-              Take it back
-            </Button>
-          )}
-          {nextDoubtful && (
-            <Button onClick={() => setChosen(nextDoubtful.id)}>
-              Next doubtful ({doubtful.length})
-            </Button>
-          )}
+      {isNamed && find && (
+        <div aria-live="polite">
+          <RadioRow
+            label={`${face === 'wrong' ? capital(words.one) : 'Place'} ${finds.indexOf(find) + 1} of ${finds.length}${asksAbout(find) ? ', doubtful: see on the scrap what it is' : ''}`}
+            // What it is taken for shows in its ring; to say so as well is an answer.
+            value={asksAbout(find) ? null : find.judged}
+            itemClass="px-2 py-1.5"
+            options={judgements.map((value) => ({ value, shown: names[value] }))}
+            beside={
+              <span className="flex gap-2">
+                {find.found && (
+                  <Button look="quiet" onClick={() => takeBack(find.id)}>
+                    Take it back
+                  </Button>
+                )}
+                {nextDoubtful && (
+                  <Button onClick={() => setChosen(nextDoubtful.id)}>
+                    Next doubtful ({doubtful.length})
+                  </Button>
+                )}
+              </span>
+            }
+            onChange={(as) => say(find.id, as)}
+          />
         </div>
       )}
       {isAsked && (
