@@ -313,8 +313,9 @@ describe('a scrap’s photo with its finds', () => {
     expect(size(0.5)).toBe(0.45);
   });
 
-  test('the one that is chosen is ringed again', () => {
-    const { all } = shown([find(1, 20, 30), find(2, 40, 30)], 2);
-    expect(all('g[data-find] circle')).toHaveLength(2);
+  test('the one that is chosen is ringed again, and lies on top of those beside it', () => {
+    const { all } = shown([find(1, 20, 30), find(2, 40, 30)], 1);
+    const rings = all('g[data-find]').map((it) => it.querySelectorAll('circle').length);
+    expect(rings).toEqual([0, 2]);
   });
 });
