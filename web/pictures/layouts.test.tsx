@@ -315,7 +315,8 @@ describe('a scrap’s photo with its finds', () => {
 
   test('the one that is chosen is ringed again, and lies on top of those beside it', () => {
     const { all } = shown([find(1, 20, 30), find(2, 40, 30)], 1);
-    const rings = all('g[data-find]').map((it) => it.querySelectorAll('circle').length);
-    expect(rings).toEqual([0, 2]);
+    const drawn = all('g[data-find], circle[data-chosen]').map((it) => it.tagName);
+    expect(drawn).toEqual(['g', 'g', 'circle', 'circle']);
+    expect(all('circle[data-chosen]')[0]!.getAttribute('cx')).toBe('20');
   });
 });

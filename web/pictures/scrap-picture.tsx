@@ -107,7 +107,7 @@ export function ScrapPicture(props: ScrapPictureProps) {
               data-whisker
             />
           ))}
-          {chosenLast(ringed, chosen).map((find) => (
+          {ringed.map((find) => (
             <g
               key={find.id}
               ref={find.id === chosen ? ring : undefined}
@@ -115,19 +115,6 @@ export function ScrapPicture(props: ScrapPictureProps) {
               data-find={find.judged}
               data-doubtful={find.doubtful || undefined}
             >
-              {find.id === chosen &&
-                [
-                  ['var(--color-slip)', 0.9],
-                  ['var(--color-graphite)', 0.45],
-                ].map(([stroke, width]) => (
-                  <circle
-                    key={stroke}
-                    r={chosenMm * size}
-                    fill="none"
-                    stroke={String(stroke)}
-                    strokeWidth={Number(width) * Math.sqrt(size)}
-                  />
-                ))}
               {[
                 ['var(--color-slip)', 0.75],
                 [ringColour(find.judged), 0.35],
@@ -144,15 +131,31 @@ export function ScrapPicture(props: ScrapPictureProps) {
               ))}
             </g>
           ))}
+          {/* Where rings lie close it lies on top of its neighbours. */}
+          {ringed
+            .filter(({ id }) => id === chosen)
+            .flatMap(({ atMm: [x, y] }) =>
+              [
+                ['var(--color-slip)', 0.9],
+                ['var(--color-graphite)', 0.45],
+              ].map(([stroke, width]) => (
+                <circle
+                  key={stroke}
+                  cx={x}
+                  cy={y}
+                  r={chosenMm * size}
+                  fill="none"
+                  stroke={String(stroke)}
+                  strokeWidth={Number(width) * Math.sqrt(size)}
+                  data-chosen
+                />
+              )),
+            )}
         </svg>
       </div>
     </div>
   );
 }
-
-/** Where rings lie close the chosen one lies on top of its neighbours. */
-const chosenLast = (ringed: readonly Ringed[], chosen: number | null): Ringed[] =>
-  ringed.toSorted((a, b) => Number(a.id === chosen) - Number(b.id === chosen));
 
 /** So much cloth is shown above and below what was found, mm. */
 const aroundMm = 11;
