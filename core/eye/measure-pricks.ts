@@ -9,6 +9,7 @@ import type { MeasuredScrap, MeasuredStitch } from './measured-scrap';
 import { inWindow } from './on-seam';
 import { findPricks } from './pricks';
 import { refuse } from './refused';
+import { withinRow } from './row-ends';
 import { commonSpreadMm } from './shared-offs';
 
 /** Two make a row; what was taken for one may have been stripes or weave, when it is held against the picture. */
@@ -26,7 +27,7 @@ export function measurePricks(
   seam: FoundSeam,
   plain: number,
 ): MeasuredScrap {
-  const pricks = findPricks(standing, even, seen, seam);
+  const pricks = withinRow(findPricks(standing, even, seen, seam));
   const found = pricks.filter(({ shownMm }) => shownMm > 0);
   if (found.length < leastShown) refuse('no-prick');
   const stitches: MeasuredStitch[] = [];
