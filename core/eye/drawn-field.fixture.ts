@@ -43,12 +43,12 @@ export function pxOf(
 /** So near to a hole a thread begins to sink into the cloth, mm. */
 const sunkMm = 0.35;
 
-/** Adds a thread of a width from hole to hole along a seam, as light as it is. */
+/** Adds a thread of a width from hole to hole along a seam, as light as it is. @param atHole how much of it is seen at a hole; 1 where it lies round over it */
 export function drawThread(
   field: Field,
   seam: FoundSeam,
   places: readonly OnSeam[],
-  { light = 0.3, widthMm = 0.3 } = {},
+  { light = 0.3, widthMm = 0.3, atHole = 0.25 } = {},
 ): void {
   const { width, height, pxPerMm, values } = field;
   const all = places.map((place) => pxOf(field, seam, place));
@@ -64,7 +64,7 @@ export function drawThread(
         const share = min(1, max(0, ((x - x1) * dx + (y - y1) * dy) / length2));
         const away = hypot(x - x1 - share * dx, y - y1 - share * dy);
         const fromHoleMm = (min(share, 1 - share) * Math.sqrt(length2)) / pxPerMm;
-        const sunk = min(1, 0.25 + fromHoleMm / sunkMm);
+        const sunk = min(1, atHole + fromHoleMm / sunkMm);
         const cover = sunk * min(1, max(0, half - away + 0.5));
         const at = y * width + x;
         values[at] = values[at]! * (1 - cover) + light * cover;

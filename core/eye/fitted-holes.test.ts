@@ -14,7 +14,8 @@ import { fittedHoles } from './fitted-holes';
 import type { Field } from './flatten';
 import { holePatch, misfit } from './hole-patch';
 import { lookAlong } from './on-seam';
-import type { OnSeam } from './seen';
+import { meanAndSpread } from './mean-and-spread';
+import type { OnSeam, Seen, SeenHole } from './seen';
 import { threadCover } from './thread-look';
 import type { TracedHole } from './trace';
 
@@ -95,6 +96,49 @@ describe('holes fitted to a picture', () => {
     const found = swingsOf(threadOf(seen, [...places.slice(0, -1), short]));
     const end = fittedHoles(even, seam, 0, found).thread.at(-1)!;
     expect(Math.hypot(end.alongMm - last[0], end.acrossMm - last[1])).toBeLessThan(0.12);
+  });
+
+  test('of a thread that lies round over its holes bites are told in their middle, though its corners were cut', () => {
+    const field = noisy(40, 14, size);
+    const seam = seamIn(field, { repeatMm: 5.2 });
+    const bite: Seen = { ...zigzag(2.3, 5.2), stitches: 4 };
+    const [line, tip] = bite.holes.map((hole, i) => ({
+      ...hole,
+      role: i === 0 ? ('run' as const) : ('bite' as const),
+    })) as [SeenHole, SeenHole];
+    const holes = Array.from({ length: 28 }, (_, i) => ({ hole: i % 4 === 2 ? tip : line, i }));
+    const places = holes.map(({ hole, i }): OnSeam => {
+      const wander = hole === tip ? 0.3 * Math.sin(7.3 * i) : 0;
+      return [(i - 14) * 1.3, hole.acrossMm + wander];
+    });
+    drawThread(field, seam, places, { light: 0.9, atHole: 1 });
+    const soft = softened(field, 0.08);
+    const strays = noisy(40, 14, { ...size, noise: 0.02 }).values;
+    const even: Field = { ...soft, values: soft.values.map((value, i) => value + strays[i]!) };
+    // Where the thread turns from the line into a bite it was followed inside its corner.
+    const followed = places.map(([s, t], i): OnSeam => {
+      const towards = holes[i + 1]?.hole === tip ? 1 : holes[i - 1]?.hole === tip ? -1 : 0;
+      return [s + 0.06 * towards, t - 0.06 * Math.abs(towards)];
+    });
+    const found = threadOf(bite, followed).map((one, i) => ({ ...one, hole: holes[i]!.hole }));
+    const deeper = fittedHoles(even, seam, 0, found).thread.flatMap(({ acrossMm }, i) =>
+      holes[i]!.hole === tip ? [acrossMm - places[i]![1]] : [],
+    );
+    expect(Math.abs(meanAndSpread(deeper).mean)).toBeLessThan(0.015);
+    expect(meanAndSpread(deeper).sd).toBeLessThan(0.015);
+  });
+
+  test('the shadow beside a thread is not taken for blur where that is known', () => {
+    const { even, seam, places } = drawn({ blurMm: 0.06, light: -0.5, stripes: 0 });
+    const shadow = softened(even, 0.15);
+    const shaded: Field = {
+      ...even,
+      values: even.values.map((value, i) => value + 0.2 * shadow.values[i]!),
+    };
+    const blurOf = (field: Field) =>
+      fittedHoles(field, seam, 0, swingsOf(threadOf(seen, places))).look!.blurMm;
+    const [plain, told, known] = [even, shaded, { ...shaded, blurMm: 0.06 }].map(blurOf);
+    expect(Math.abs(known! - plain!)).toBeLessThan(0.6 * Math.abs(told! - plain!));
   });
 
   test('a thread that turns nowhere stays as it was', () => {

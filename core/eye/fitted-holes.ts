@@ -6,6 +6,7 @@ import { alike, holePatch, misfit, spreadBy, type HolePatch } from './hole-patch
 import { settledAt, type Pair, type Placed } from './least';
 import { lookOfThread } from './look-of-thread';
 import { lookAlong } from './on-seam';
+import { stitchLine } from './stitch-line';
 import { threadCover, type ThreadCover, type ThreadLook } from './thread-look';
 import type { TracedHole } from './trace';
 
@@ -89,7 +90,9 @@ export function fittedHoles(
   const [seen, bare] = [lookAlong(even, seam), bareCloth(even, seam, slope, sewn)];
   const patches = sewn.flatMap((hole, i) => {
     const patch = hole.hole.role === 'run' ? null : holePatch(seen, bare, sewn, i);
-    return patch ? [{ hole, patch }] : [];
+    if (!patch) return [];
+    const ends = patch.ends.map((end) => stitchLine(seen, bare, [end, patch.found])[0]);
+    return [{ hole, patch: { ...patch, ends } }];
   });
   if (patches.length === 0) return { thread: [...sewn], look: null };
   const look = lookOfThread(
@@ -99,6 +102,7 @@ export function fittedHoles(
       offAt: misfit,
       fit: (patch, cover) => fit(patch, offOf(patch, cover), [0.1, 0.05]),
     },
+    even.blurMm,
   );
   const cover = threadCover(look);
   const moved = (hole: TracedHole, patch: HolePatch, offAt: OffAt): TracedHole => {

@@ -1,7 +1,8 @@
 import { middleAcross } from './bare-cloth';
+import { patchAt } from './cloth-patch';
 import type { Field } from './flatten';
 import type { FoundSeam } from './find-seam';
-import { everyMm, greyAt, misfit, seenAround, spreadBy, type HolePatch } from './hole-patch';
+import { everyMm, greyAt, misfit, spreadBy, type HolePatch } from './hole-patch';
 import { settledAt, type Pair } from './least';
 import { lookOfThread } from './look-of-thread';
 import { middleOf } from './middle';
@@ -64,7 +65,7 @@ function patchOf(look: LookAt, bare: LookAt, found: Piece): Patch {
       places.push([t, found.alongMm + s]);
     }
   }
-  return { ...seenAround(places, look, bare), found };
+  return { ...patchAt(places, look, bare), found };
 }
 
 /** A patch with a piece of thread in it as `misfit` takes it: one hole, and the other its thread comes from. */
@@ -126,7 +127,9 @@ export function fittedPricks(
   const bare = clothBeside(look, pieces);
   const patches = pieces.map((piece) => patchOf(look, bare, piece));
   const cover = threadCover(
-    lookOfThread(patches, { found: ({ found }) => found, offAt, fit: fitted }, [wholeAtEnd]),
+    lookOfThread(patches, { found: ({ found }) => found, offAt, fit: fitted }, even.blurMm, [
+      wholeAtEnd,
+    ]),
   );
   const all = patches.map((patch) => ({ patch, ...fitted(patch, cover) }));
   const greys = all.map(({ patch, at }) => abs(greyAt(...held(patch, at), cover)));

@@ -10,6 +10,8 @@ export interface Field {
   readonly height: number;
   readonly values: Float32Array;
   readonly pxPerMm: number;
+  /** How far it is blurred, one spread, mm, where something else than itself tells. */
+  readonly blurMm?: number | undefined;
 }
 
 type Size = readonly [width: number, height: number];
@@ -97,13 +99,13 @@ const blackGrey = 12;
  * The picture without the light that lies on it: how much lighter or darker every pixel is than what
  * lies around it, as a share of that. Source: docs/formulas.md, “The eye”.
  */
-export function flattened({ width, height, grey, pxPerMm }: ScaledImage): Field {
+export function flattened({ width, height, grey, pxPerMm, blurMm }: ScaledImage): Field {
   const values = Float32Array.from(grey);
   const around = meanAround({ width, height, values, pxPerMm }, lightOverMm).values;
   for (let i = 0; i < values.length; i++) {
     values[i] = (values[i]! - around[i]!) / (around[i]! + blackGrey);
   }
-  return { width, height, values, pxPerMm };
+  return { width, height, values, pxPerMm, blurMm };
 }
 
 /**

@@ -7,6 +7,8 @@ export interface GreyImage {
 
 /** A grey picture that lies flat, with its scale. */
 export interface ScaledImage extends GreyImage {
+  /** How far it is blurred, one spread, mm, where something else than what is looked for tells. */
+  readonly blurMm?: number | undefined;
   readonly pxPerMm: number;
 }
 
@@ -95,4 +97,6 @@ export function shrunk({ width, height, grey }: GreyImage, times: number): GreyI
 
 /** The same of a picture with its scale. @param times 1 leaves it as it is */
 export const shrunkScaled = (picture: ScaledImage, times: number): ScaledImage =>
-  times <= 1 ? picture : { ...shrunk(picture, times), pxPerMm: picture.pxPerMm / times };
+  times <= 1
+    ? picture
+    : { ...picture, ...shrunk(picture, times), pxPerMm: picture.pxPerMm / times };

@@ -1,3 +1,4 @@
+import { coveredGrey, coveredOff, patchAt, type ClothPatch } from './cloth-patch';
 import type { Pair } from './least';
 import type { LookAt } from './on-seam';
 import type { ThreadCover } from './thread-look';
@@ -18,29 +19,12 @@ const othersMm = 0.4;
 const leastPlaces = 80;
 
 /** What is seen around a hole where a thread turns back, by a seam’s own coordinates in mm. */
-export interface HolePatch {
-  readonly across: Float64Array;
-  readonly along: Float64Array;
-  readonly seen: Float64Array;
-  /** What the cloth would show there without thread. */
-  readonly bare: Float64Array;
+export interface HolePatch extends ClothPatch {
   /** Across and along of the hole as it was found. */
   readonly found: Pair;
   /** The holes its threads come from and go to; one of them only where the seam ends. */
   readonly ends: readonly Pair[];
 }
-
-/** What is seen at places, and what the cloth would show there. @param places across and along each, mm */
-export const seenAround = (
-  places: readonly Pair[],
-  look: LookAt,
-  bare: LookAt,
-): Omit<HolePatch, 'found' | 'ends'> => ({
-  across: Float64Array.from(places, ([t]) => t),
-  along: Float64Array.from(places, ([, s]) => s),
-  seen: Float64Array.from(places, ([t, s]) => look(s, t)),
-  bare: Float64Array.from(places, ([t, s]) => bare(s, t)),
-});
 
 const placeOf = ({ acrossMm, alongMm }: TracedHole): Pair => [acrossMm, alongMm];
 
@@ -83,29 +67,22 @@ export function holePatch(
     }
   }
   if (places.length < leastPlaces) return null;
-  return { ...seenAround(places, look, bare), found, ends };
+  return { ...patchAt(places, look, bare), found, ends };
 }
 
-/** What a least square is told by: of what thread covers, of what is seen, and of both together. */
-interface Sums {
-  readonly x: number;
-  readonly xy: number;
-  readonly y: number;
-}
-
-function sumsAt(
-  { along, across, seen, bare, ends }: HolePatch,
+/** How much of every place of a patch is thread, as a share, where its threads meet in a hole. */
+function coversAt(
+  { along, across, ends }: HolePatch,
   [t0, s0]: Pair,
   { reachMm, wholeMm, across: coverAcross, along: coverAlong }: ThreadCover,
-): Sums {
-  const n = along.length;
+): Float64Array {
   const threads = ends.map(([t, s]) => {
     const [dt, ds] = [t - t0, s - s0];
     const length = sqrt(ds * ds + dt * dt);
     return { dt: dt / length, ds: ds / length, length };
   });
-  let [sx, sy, sxx, sxy, syy] = [0, 0, 0, 0, 0];
-  for (let i = 0; i < n; i++) {
+  const covers = new Float64Array(along.length);
+  for (let i = 0; i < along.length; i++) {
     const t = across[i]! - t0;
     const s = along[i]! - s0;
     let cover = 0;
@@ -120,32 +97,18 @@ function sumsAt(
       const shown = coverAlong(near) + (far < wholeMm ? coverAlong(far) - 1 : 0);
       cover += coverAcross(beside) * max(0, shown);
     }
-    if (cover > 1) cover = 1;
-    const left = seen[i]! - bare[i]! * (1 - cover);
-    sx += cover;
-    sy += left;
-    sxx += cover * cover;
-    sxy += cover * left;
-    syy += left * left;
+    covers[i] = min(1, cover);
   }
-  return { x: sxx - (sx * sx) / n, xy: sxy - (sx * sy) / n, y: syy - (sy * sy) / n };
+  return covers;
 }
 
-/**
- * How far what is seen is from threads that meet in a hole: the least sum of squares over all greys the thread
- * may have and all light there may be. What thread covers of the cloth replaces it: seen = light + bare·(1 − cover)
- * + grey·cover.
- */
-export function misfit(patch: HolePatch, at: Pair, cover: ThreadCover): number {
-  const { x, xy, y } = sumsAt(patch, at, cover);
-  return x > 0 ? y - (xy * xy) / x : y;
-}
+/** How far what is seen is from threads that meet in a hole. */
+export const misfit = (patch: HolePatch, at: Pair, cover: ThreadCover): number =>
+  coveredOff(patch, coversAt(patch, at, cover));
 
 /** The grey its thread would have there, against cloth of none. */
-export function greyAt(patch: HolePatch, at: Pair, cover: ThreadCover): number {
-  const { x, xy } = sumsAt(patch, at, cover);
-  return x > 0 ? xy / x : 0;
-}
+export const greyAt = (patch: HolePatch, at: Pair, cover: ThreadCover): number =>
+  coveredGrey(patch, coversAt(patch, at, cover));
 
 /**
  * How far a fit may be off, one spread, mm: what is left over, against how fast it grows aside.

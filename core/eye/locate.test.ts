@@ -125,6 +125,15 @@ describe('the card', () => {
     );
   });
 
+  test('tells how far its picture is blurred: from a fifth to four fifths of a normal is 1.683 spreads', () => {
+    for (const blurPx of [0.6, 1, 1.4]) {
+      const found = locateCard(pictureOf(card, printedCard(card), seen({ blurPx })).picture);
+      // A pixel’s own square, and the way from one to the next, blur as well.
+      const toldPx = (found.blurMm * found.pxPerMm) / 1.683;
+      expect(Math.abs(toldPx - Math.hypot(blurPx, 0.4))).toBeLessThan(0.15);
+    }
+  });
+
   test('lies flat under the eye afterwards: bars a millimetre apart stay so', () => {
     const bars: Printed = ([x]) => (Math.floor((x - card.window.xMm) * 2) % 2 === 0 ? 0.2 : 0.9);
     const { picture } = pictureOf(card, printedCard(card, bars), seen({ noise: 5, tilt: 0.35 }));

@@ -4,6 +4,12 @@ import { threadCover, type ThreadCover, type ThreadLook } from './thread-look';
 /** Looks a thread may have; in between it makes no odds (0.01 mm). */
 const halvesMm = [0.1, 0.14, 0.19];
 const blursMm = [0.05, 0.065, 0.08, 0.1, 0.12, 0.145, 0.17, 0.2];
+/**
+ * Where a picture’s blur is known it is so, about: thread lies higher than what tells it. It is softer where that fits so
+ * much better: else the shadow beside a thread is taken for blur, and its own width for less.
+ */
+const asKnown = [0.85, 1, 1.18];
+const ifSofter = 1.5;
 /** Ways it may end: it sinks into the cloth, or lies round. */
 const waysToEnd = [0.6, 0.25, 1] as const;
 /** How a thread looks is told by so many of its pieces. */
@@ -18,25 +24,42 @@ export interface Held<Piece, Place> {
   readonly fit: (piece: Piece, cover: ThreadCover) => { readonly at: Place; readonly off: number };
 }
 
+/** How far a picture may be blurred, mm, and how many times as far off a thread may be that is so. */
+function blursFor(
+  knownMm: number | undefined,
+): { readonly blurMm: number; readonly times: number }[] {
+  if (knownMm === undefined) return blursMm.map((blurMm) => ({ blurMm, times: 1 }));
+  const known = asKnown.map((share) => share * knownMm);
+  const softer = blursMm.filter((blurMm) => blurMm > Math.max(...known));
+  return [
+    ...known.map((blurMm) => ({ blurMm, times: 1 })),
+    ...softer.map((blurMm) => ({ blurMm, times: ifSofter })),
+  ];
+}
+
 /**
  * How the thread of a photo looks: what fits most of its pieces best.
  *
+ * @param knownMm how far the picture is blurred, one spread, where something else tells, mm
  * @param ends how much of it may be seen at a hole; width and blur are told by the first of them, before it is known
  */
 export function lookOfThread<Piece, Place>(
   pieces: readonly Piece[],
   { found, offAt, fit }: Held<Piece, Place>,
+  knownMm?: number,
   ends: readonly [number, ...number[]] = waysToEnd,
 ): ThreadLook {
+  const blurs = blursFor(knownMm);
   const every = Math.ceil(pieces.length / mostTelling);
   const telling = pieces.filter((_, i) => i % every === 0);
   const likeliest = (atHole: number, places: readonly Place[]) =>
     halvesMm
-      .flatMap((halfMm) => blursMm.map((blurMm): ThreadLook => ({ halfMm, blurMm, atHole })))
-      .map((one) => {
+      .flatMap((halfMm) => blurs.map(({ blurMm, times }) => ({ halfMm, blurMm, times })))
+      .map(({ times, ...look }) => {
+        const one: ThreadLook = { ...look, atHole };
         const cover = threadCover(one);
         const off = middleOf(telling.map((piece, i) => offAt(piece, places[i]!, cover)));
-        return { one, off };
+        return { one, off: times * off };
       })
       .reduce((best, other) => (other.off < best.off ? other : best)).one;
   const about = likeliest(ends[0], telling.map(found));

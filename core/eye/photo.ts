@@ -27,6 +27,9 @@ const [leastPxPerMm, mostPxPerMm] = [8, 20];
 /** What the parts take of the whole. */
 const [locatedShare, flatShare, greyShare] = [0.3, 0.4, 0.8];
 
+/** A step that is blurred rises from a fifth to four fifths of it over so many spreads of a normal. */
+const riseOfNormal = 1.683;
+
 /** From so fine a picture on it is laid flat at the most, and measured at half of that. */
 const halvedPxPerMm = 14;
 
@@ -60,13 +63,14 @@ export function measurePhoto(
   onShare: (share: number) => boolean = () => true,
 ): MeasuredPhoto | null {
   if (!onShare(0)) return null;
-  const { card, toPicture, pxPerMm, tiltDegrees } = locateCard(picture, page);
+  const { card, toPicture, pxPerMm, tiltDegrees, blurMm } = locateCard(picture, page);
   if (!onShare(locatedShare)) return null;
   const fine = finenessOf(pxPerMm);
-  const window = rectified(picture, toPicture, card.window, fine, (share) =>
+  const flat = rectified(picture, toPicture, card.window, fine, (share) =>
     onShare(locatedShare + (flatShare - locatedShare) * share),
   );
-  if (!window) return null;
+  if (!flat) return null;
+  const window = { ...flat, blurMm: blurMm / riseOfNormal };
   const partOf = (from: number, to: number) => (share: number) =>
     onShare(from + (to - from) * share);
   const inGrey = tried(window, false, () =>

@@ -1,0 +1,70 @@
+import { coveredOff, patchAt } from './cloth-patch';
+import { settledAt, type Pair } from './least';
+import type { LookAt } from './on-seam';
+import { threadCover } from './thread-look';
+
+const { abs, floor, hypot } = Math;
+
+/** Nearer to its holes than this a stitch meets others, turns or goes down, mm. */
+const clearMm = 0.4;
+/** Of a shorter piece the picture tells no line, mm. */
+const leastMm = 0.4;
+/** What is looked at: so far to either side, so often along and across, mm. */
+const around = { sideMm: 0.5, alongMm: 0.1, acrossMm: 0.1 } as const;
+/** Farther beside where it was followed a stitch does not lie, mm. */
+const mostMm = 0.25;
+const stepsMm = [0.08, 0.04, 0.02];
+/** Where the middle of a thread lies is told by any that is as wide, about. */
+const { across } = threadCover({ halfMm: 0.14, blurMm: 0.08, atHole: 1 });
+
+/**
+ * The straight line a stitch lies on, told by its own piece between its holes. Where it turns at a hole a thread cuts
+ * the corner, so that what is followed from corner to corner runs aside of it.
+ *
+ * @param stitch across and along of its holes as they were found, mm
+ * @param bare what the picture would show without thread
+ * @returns the same two places, moved beside the stitch onto its line; as they were where it is too short to tell
+ */
+export function stitchLine(
+  look: LookAt,
+  bare: LookAt,
+  [from, to]: readonly [Pair, Pair],
+): readonly [Pair, Pair] {
+  const [dt, ds] = [to[0] - from[0], to[1] - from[1]];
+  const lengthMm = hypot(dt, ds);
+  const seenMm = lengthMm - 2 * clearMm;
+  if (seenMm < leastMm) return [from, to];
+  const [ut, us] = [dt / lengthMm, ds / lengthMm];
+  const at = (along: number, beside: number): Pair => [
+    from[0] + along * ut - beside * us,
+    from[1] + along * us + beside * ut,
+  ];
+  const besides = floor(around.sideMm / around.acrossMm);
+  const grid = Array.from({ length: floor(seenMm / around.alongMm) + 1 }, (_, i) =>
+    Array.from({ length: 2 * besides + 1 }, (_beside, j) => ({
+      along: clearMm + i * around.alongMm,
+      beside: (j - besides) * around.acrossMm,
+    })),
+  ).flat();
+  const patch = patchAt(
+    grid.map(({ along, beside }) => at(along, beside)),
+    look,
+    bare,
+  );
+  const covers = new Float64Array(grid.length);
+  /** How far off a line is that lies so far beside both ends, mm. */
+  const offOf = ([first, last]: Pair): number => {
+    grid.forEach(({ along, beside }, i) => {
+      covers[i] = across(beside - first - ((last - first) * along) / lengthMm);
+    });
+    return coveredOff(patch, covers);
+  };
+  const start = { at: [0, 0] as const, off: offOf([0, 0]) };
+  const [first, last] = settledAt(
+    offOf,
+    start,
+    stepsMm.map((step): Pair => [step, step]),
+  ).at;
+  const isBeside = abs(first) <= mostMm && abs(last) <= mostMm;
+  return isBeside ? [at(0, first), at(lengthMm, last)] : [from, to];
+}
