@@ -191,7 +191,7 @@ test('of two bites near the bound the least sure is asked about first, and what 
   app,
 }) => {
   const { dialog, input, picture } = await counting(page, app);
-  const { jpeg, bites } = await capeScrapPhoto('wrong', { deeperMm: -0.5 });
+  const { jpeg, bites } = await capeScrapPhoto('wrong', { deeperMm: -0.51 });
   await input.setInputFiles(file(jpeg));
   await expect(dialog.getByText(`Bite 2 of ${bites}, doubtful`)).toBeVisible();
   const dashed = picture.locator('[data-doubtful]');
