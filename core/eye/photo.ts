@@ -29,6 +29,8 @@ const [locatedShare, flatShare, greyShare] = [0.3, 0.4, 0.8];
 
 /** A step that is blurred rises from a fifth to four fifths of it over so many spreads of a normal. */
 const riseOfNormal = 1.683;
+/** A window that was laid flat, and halved, is blurred by so much however sharp its picture is, one spread, mm. */
+const leastBlurMm = 0.04;
 
 /** From so fine a picture on it is laid flat at the most, and measured at half of that. */
 const halvedPxPerMm = 14;
@@ -70,7 +72,7 @@ export function measurePhoto(
     onShare(locatedShare + (flatShare - locatedShare) * share),
   );
   if (!flat) return null;
-  const window = { ...flat, blurMm: blurMm / riseOfNormal };
+  const window = { ...flat, blurMm: Math.max(leastBlurMm, blurMm / riseOfNormal) };
   const partOf = (from: number, to: number) => (share: number) =>
     onShare(from + (to - from) * share);
   const inGrey = tried(window, false, () =>
