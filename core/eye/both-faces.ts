@@ -27,7 +27,7 @@ export interface OutsideBite extends PhotoBite {
 
 /** Which bite of one face is which of the other. */
 export interface MatchedFaces {
-  /** For every bite of the wrong side its place on the right; null where none was looked at there. */
+  /** For every bite of the wrong side its place on the right; null where its row has none there. */
   readonly onRight: readonly (number | null)[];
   /** Bites that show on the right side, and that the wrong one has none for. */
   readonly alone: readonly number[];

@@ -43,7 +43,11 @@ export function pxOf(
 /** So near to a hole a thread begins to sink into the cloth, mm. */
 const sunkMm = 0.35;
 
-/** Adds a thread of a width from hole to hole along a seam, as light as it is. @param atHole how much of it is seen at a hole; 1 where it lies round over it */
+/**
+ * Adds a thread of a width from hole to hole along a seam, as light as it is.
+ *
+ * @param places where its holes are; `atHole` is how much of it is seen there, 1 where it lies round over them
+ */
 export function drawThread(
   field: Field,
   seam: FoundSeam,

@@ -7,9 +7,9 @@ export interface GreyImage {
 
 /** A grey picture that lies flat, with its scale. */
 export interface ScaledImage extends GreyImage {
+  readonly pxPerMm: number;
   /** How far it is blurred, one spread, mm, where something else than what is looked for tells. */
   readonly blurMm?: number | undefined;
-  readonly pxPerMm: number;
 }
 
 /** A picture in colours, rows from the top: red, green and blue, then perhaps opacity, a byte each. */
