@@ -65,7 +65,8 @@ test('stitches that lie on each other are refused, whatever is sewn', () => {
 test.each([0.5, 20])(
   'however long the machine is set, a photo is counted or refused: %d mm',
   (mm) => {
-    const codes = ['counted', 'not counted', 'no-stitch', 'no-edge', 'no-prick', 'too-fine'];
+    const refused = ['no-stitch', 'no-edge', 'no-prick', 'too-fine', 'closer', 'farther'];
+    const codes = ['counted', 'not counted', ...refused];
     for (const code of expectations(mm).map(outcome)) expect(codes).toContain(code);
   },
 );

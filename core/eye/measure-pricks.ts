@@ -7,6 +7,7 @@ import { countChances } from './likeliest-counts';
 import { meanAndSpread } from './mean-and-spread';
 import type { MeasuredScrap, MeasuredStitch } from './measured-scrap';
 import { inWindow } from './on-seam';
+import { otherLength } from './other-length';
 import { findPricks } from './pricks';
 import { refuse } from './refused';
 import { withinRow } from './row-ends';
@@ -19,7 +20,7 @@ const leastShown = 2;
  * Measures the pricks of hidden bites along the row they come out on.
  *
  * @param plain how plain it is
- * @throws Impossible where no two of them are thread
+ * @throws Impossible where no two of them are thread, or they were sewn with another stitch length than is set
  */
 export function measurePricks(
   { seen, judged }: Expected,
@@ -27,9 +28,12 @@ export function measurePricks(
   seam: FoundSeam,
   plain: number,
 ): MeasuredScrap {
-  const pricks = withinRow(findPricks(standing, even, seen, seam));
+  const row = findPricks(standing, even, seen, seam);
+  const pricks = withinRow(row.places);
   const found = pricks.filter(({ shownMm }) => shownMm > 0);
   if (found.length < leastShown) refuse('no-prick');
+  const { asSet, other } = otherLength(row);
+  if (other) refuse(other);
   const stitches: MeasuredStitch[] = [];
   const depths: MeasuredDepth[] = [];
   const theres: number[] = [];
@@ -75,6 +79,6 @@ export function measurePricks(
     reference: null,
     edge: null,
     plain,
-    sure: surelyCounted * atMostOneWrong(theres),
+    sure: surelyCounted * atMostOneWrong(theres) * asSet,
   };
 }

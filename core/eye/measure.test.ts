@@ -103,6 +103,17 @@ test.each([
   expect(refusalOf(() => measureScrap(bare, expected))).toBe(code);
 });
 
+test.each([
+  ['closer', 0.5],
+  ['farther', 2],
+] as const)('bites that were sewn %s than is set are no row of it', (code, times) => {
+  // A hand whose bites show mostly: of few nobody could tell.
+  const asSet = drawnPhoto(right, evenDraws(40));
+  const { window } = drawnPhoto({ ...right, lengthMm: times * right.lengthMm }, evenDraws(40));
+  expect(refusalOf(() => measureScrap(asSet.window, asSet.expected))).toBe('nothing was refused');
+  expect(refusalOf(() => measureScrap(window, asSet.expected))).toBe(code);
+});
+
 /** Even noise about a middle grey, the same every time. */
 function cloths(at: number): number {
   const mixed = Math.sin(at * 12.9898) * 43758.5453;

@@ -16,6 +16,18 @@ export interface Prick extends PlacedHole {
   readonly spreadMm: number;
 }
 
+/** The places of a row, and what lies between them. */
+export interface PrickRow {
+  readonly places: readonly Prick[];
+  /** How many pieces of thread lie a quarter of a repeat, about, beyond a place, half of it, and three quarters. */
+  readonly between: readonly [quarter: number, half: number, threeQuarters: number];
+}
+
+/** Where no bite comes out, in repeats beyond where one does. */
+const betweenAt = [0.25, 0.5, 0.75];
+/** What stands out there by so much of what thread does, in log, is thread as well; and by no less than this. */
+const alsoThread = { share: 0.25, least: 8 } as const;
+
 const stepMm = 0.1;
 const acrossReachMm = 1.2;
 /** A bite comes out within this share of the repeat of where an even stitch has it. */
@@ -88,7 +100,7 @@ const bell = (x: number, mean: number, spread: number) =>
  * @param field what stands out of the window
  * @param even the window without the light on it
  */
-export function findPricks(field: Field, even: Field, seen: Seen, seam: FoundSeam): Prick[] {
+export function findPricks(field: Field, even: Field, seen: Seen, seam: FoundSeam): PrickRow {
   const sign = seam.lighter ? 1 : -1;
   const look = lookAlong(field, seam);
   const spread = spreadOf(field.values);
@@ -116,11 +128,13 @@ export function findPricks(field: Field, even: Field, seen: Seen, seam: FoundSea
   };
   const finds = places.map(({ alongMm, acrossMm }) => likeliest(odds, alongMm, acrossMm, reach));
   // The same search where no bite comes out: between the places.
-  const nothing = places.flatMap(({ alongMm, acrossMm }) =>
-    [0.25, 0.5, 0.75].map(
-      (share) => likeliest(odds, alongMm + share * seam.repeatMm, acrossMm, reach).log,
+  const apart = betweenAt.map((share) =>
+    places.map(
+      ({ alongMm, acrossMm }) =>
+        likeliest(odds, alongMm + share * seam.repeatMm, acrossMm, reach).log,
     ),
   );
+  const nothing = apart.flat();
   const bare = {
     mean: nothing.reduce((sum, log) => sum + log, 0) / max(1, nothing.length),
     spread: 0,
@@ -156,7 +170,7 @@ export function findPricks(field: Field, even: Field, seen: Seen, seam: FoundSea
       return { alongMm: along, fromMm: from + end, toMm: to - end };
     }),
   );
-  return places.map((place, i): Prick => {
+  const pricks = places.map((place, i): Prick => {
     const { along, from, to } = finds[i]!;
     const fit = fitted[seenAt.indexOf(i)];
     // What is longer than any bite shows is a print’s border.
@@ -170,4 +184,9 @@ export function findPricks(field: Field, even: Field, seen: Seen, seam: FoundSea
       spreadMm: hypot(leftOpenMm, (piece?.lengthSpreadMm ?? 0) / 2),
     };
   });
+  const logs = finds.flatMap(({ log }, i) => (pricks[i]!.shownMm > 0 ? [log] : []));
+  const least = max(alsoThread.least, alsoThread.share * middleOf(logs));
+  const pieces = apart.map((there) => there.filter((log) => log >= least).length);
+  const [quarter = 0, half = 0, threeQuarters = 0] = pieces;
+  return { places: pricks, between: [quarter, half, threeQuarters] };
 }

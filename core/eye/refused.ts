@@ -9,6 +9,10 @@ const messages = {
     'Stitches as short as this lie on each other in a photo. Count by hand, or sew the scrap with longer ones.',
   'no-prick':
     'No row of bites is seen on this side. If you see none either, none shows; else light it from the side, or count by hand.',
+  closer:
+    'Thread lies between the places where bites come out as well: this scrap was sewn with a shorter stitch than is set, or its print looks like thread. Set the length it was sewn with, or count by hand.',
+  farther:
+    'Bites show at every second or third place only: this scrap was sewn with a longer stitch than is set. Set the length it was sewn with, or count by hand.',
 } as const;
 
 /** Says what can’t be told from a picture, and what to do. @throws Impossible always */

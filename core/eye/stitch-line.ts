@@ -52,19 +52,21 @@ export function stitchLine(
     bare,
   );
   const covers = new Float64Array(grid.length);
-  /** How far off a line is that lies so far beside both ends, mm. */
-  const offOf = ([first, last]: Pair): number => {
+  /** How far off a line is that lies so far beside the stitch's middle, and so much farther beside its end, mm. */
+  const offOf = ([middle, turned]: Pair): number => {
     grid.forEach(({ along, beside }, i) => {
-      covers[i] = across(beside - first - ((last - first) * along) / lengthMm);
+      covers[i] = across(beside - middle - turned * ((2 * along) / lengthMm - 1));
     });
     return coveredOff(patch, covers);
   };
   const start = { at: [0, 0] as const, off: offOf([0, 0]) };
-  const [first, last] = settledAt(
+  // The middle and the turn do not tell on each other as both ends would: one after the other finds the least.
+  const [middle, turned] = settledAt(
     offOf,
     start,
     stepsMm.map((step): Pair => [step, step]),
   ).at;
+  const [first, last] = [middle - turned, middle + turned];
   const isBeside = abs(first) <= mostMm && abs(last) <= mostMm;
   return isBeside ? [at(0, first), at(lengthMm, last)] : [from, to];
 }

@@ -1,0 +1,91 @@
+import { evenDraws } from '../swatch/draw';
+import { otherLength } from './other-length';
+import type { Prick, PrickRow } from './pricks';
+
+/** Where bites show in a row that is looked at every so many of its places, and what lies between those. */
+function lookedAt(sewn: readonly boolean[], every: number): PrickRow {
+  const places = sewn.flatMap((shows, i): Prick[] =>
+    i % every === 0 ? [placed(i / every, shows)] : [],
+  );
+  const between = [0.25, 0.5, 0.75].map(
+    (share) =>
+      sewn.filter((shows, i) => {
+        const from = Math.abs((i % every) / every - share);
+        return shows && i % every !== 0 && from <= 0.1;
+      }).length,
+  );
+  return { places, between: between as unknown as PrickRow['between'] };
+}
+
+const placed = (repeat: number, shows: boolean): Prick => ({
+  hole: { alongMm: 0, acrossMm: 0, counted: true, needle: 0, role: 'bite' },
+  ...{ repeat, alongMm: 4 * repeat, acrossMm: 0 },
+  ...{ shows: shows ? 1 : 0, shownMm: shows ? 0.4 : 0, spreadMm: 0.05 },
+});
+
+/** Rows of bites of which such a share shows, as anyone may sew them. */
+function rows(of: number, share: number, seed: number): boolean[][] {
+  const next = evenDraws(seed);
+  return Array.from({ length: 400 }, () => Array.from({ length: of }, () => next() < share));
+}
+
+describe('a row of bites on the right side', () => {
+  test.each([0.15, 0.4, 0.7, 1])(
+    'that was sewn as set is taken as that, where %d of all show',
+    (share) => {
+      const told = rows(24, share, 3).map((sewn) => otherLength(lookedAt(sewn, 1)).other);
+      expect(told.filter((one) => one !== null).length).toBeLessThanOrEqual(4);
+    },
+  );
+
+  test.each([2, 3, 4])(
+    'that was sewn %d times as close is told, where two of five show',
+    (times) => {
+      const told = rows(48, 0.4, times).map((sewn) => otherLength(lookedAt(sewn, times)).other);
+      expect(told.filter((one) => one === 'closer').length).toBeGreaterThan(300);
+    },
+  );
+
+  test.each([2, 3])('that was sewn %d times as far apart is told, where most show', (times) => {
+    const told = rows(12, 0.9, times).map((sewn) => {
+      const places = sewn.flatMap((shows, i) => [
+        placed(i * times - 7, shows),
+        ...Array.from({ length: times - 1 }, (_, k) => placed(i * times + k - 6, false)),
+      ]);
+      return otherLength({ places, between: [0, 0, 0] }).other;
+    });
+    expect(told.filter((one) => one === 'farther').length).toBeGreaterThan(380);
+  });
+
+  test('is as set where its print lies between its places as it may, a piece here and there', () => {
+    const places = rows(24, 0.4, 5)[0]!.map((shows, repeat) => placed(repeat, shows));
+    for (const between of [
+      [2, 1, 2],
+      [1, 1, 1],
+      [0, 1, 0],
+      [3, 3, 3],
+    ] as const) {
+      expect(otherLength({ places, between }).other).toBeNull();
+    }
+  });
+
+  test('of which none shows, or two do, is nothing else, but is the less sure the more often every other place shows', () => {
+    const sureOf = (shown: number) => {
+      const places = Array.from({ length: 24 }, (_, repeat) =>
+        placed(repeat, repeat % 2 === 0 && repeat < 2 * shown),
+      );
+      return otherLength({ places, between: [0, 0, 0] });
+    };
+    expect([0, 1, 2, 4, 7].map((shown) => sureOf(shown).other)).toEqual([
+      null,
+      null,
+      null,
+      null,
+      null,
+    ]);
+    // By Bayes’ rule with one of a hundred that is not as set: seven of seven lie so by chance in one of 64 rows.
+    expect(sureOf(7).asSet).toBeCloseTo(99 / (99 + 64), 10);
+    expect(sureOf(2).asSet).toBeCloseTo(49.5 / (49.5 + 1), 10);
+    expect(sureOf(9)).toMatchObject({ other: 'farther' });
+  });
+});

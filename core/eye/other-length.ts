@@ -1,0 +1,63 @@
+import type { PrickRow } from './pricks';
+
+const { max, min } = Math;
+
+/** So many pieces of thread between its places are no blemish, nor are so many of those on them, as a share. */
+const leastBetween = 2;
+const betweenShare = 0.25;
+/** Where they lie at one share of the repeat alone, a print’s or the weave’s would lie elsewhere as well: for each that does, so many. */
+const timesPlainer = 2;
+/** A longer stitch has its bites at every second or third place. */
+const timesFarther = [2, 3];
+/** One scrap of so many is not of the length that is set. Starting guess. */
+const oneOf = 100;
+/** Whether a row is as set, when it is likelier not, is not told by counting it. */
+const leastLikely = 0.3;
+
+/** How likely at least so many of as many are so, when each is so likely. Source: the binomial distribution. */
+function atLeast(least: number, of: number, likely: number): number {
+  let one = (1 - likely) ** of;
+  let sum = 0;
+  for (let n = 0; n <= of; n++) {
+    if (n >= least) sum += one;
+    one *= ((of - n) / (n + 1)) * (likely / (1 - likely));
+  }
+  return min(1, sum);
+}
+
+/** Whether thread lies half-way between places alone, at both thirds alone, or at every quarter nearly as often as on them. */
+function isCloser([quarter, half, threeQuarters]: PrickRow['between'], shown: number): boolean {
+  const least = max(leastBetween, betweenShare * shown);
+  const thirds = (quarter + threeQuarters) / 2;
+  return (
+    (half >= least && half >= 2 * timesPlainer * thirds) ||
+    (thirds >= least && thirds >= timesPlainer * half) ||
+    min(quarter, half, threeQuarters) >= max(leastBetween, 2 * betweenShare * shown)
+  );
+}
+
+/** How likely bites that lie as they may would lie by chance at every so manyth place as they do. */
+function byChance(repeats: readonly number[], times: number): number {
+  const apart = Array.from(
+    { length: times },
+    (_, k) => repeats.filter((repeat) => (repeat - k) % times === 0).length,
+  );
+  return min(1, times * atLeast(max(...apart), repeats.length, 1 / times));
+}
+
+/**
+ * Whether a row of bites was sewn with another stitch length than is set: as much thread lies between its places as on them, or
+ * bites show at every so manyth place only. Either would be counted, and be wrong. Source: Bayes’ rule.
+ *
+ * @returns how likely it is as set, 0 … 1, and what it is else; null where it may be as set
+ */
+export function otherLength({ places, between }: PrickRow): {
+  readonly asSet: number;
+  readonly other: 'closer' | 'farther' | null;
+} {
+  const repeats = places.flatMap(({ shownMm, repeat }) => (shownMm > 0 ? [repeat] : []));
+  if (isCloser(between, repeats.length)) return { asSet: 0, other: 'closer' };
+  const chance = min(...timesFarther.map((times) => byChance(repeats, times)));
+  const asSet = ((oneOf - 1) * chance) / ((oneOf - 1) * chance + 1);
+  return { asSet, other: asSet < leastLikely ? 'farther' : null };
+}
