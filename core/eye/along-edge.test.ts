@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { alongEdge, beyondMm, gainsFor, mostGain, rowsTimes } from './along-edge';
+import { alongEdge, beyondMm, evenAlong, gainsFor, mostGain, rowsTimes } from './along-edge';
 import { middleOf } from './middle';
 import type { RawEdge } from './raw-edge';
 
@@ -63,5 +63,27 @@ test('whatever the tones, thread is as plain on the paper, or made up for by the
       }
     }),
     { numRuns: 30 },
+  );
+});
+
+test('light that falls off along an edge is taken away: the greys are as they would be without it', () => {
+  const share = fc.double({ min: -0.4, max: 0.4, noNaN: true });
+  const one = picture(-0.4, 0.5, 0.1);
+  const evenly = evenAlong(alongEdge(one)).values;
+  fc.assert(
+    fc.property(share, (falls) => {
+      const lit = one.values.map((tone, i) => tone + falls * ((i % width) / (width - 1) - 0.5));
+      const told = evenAlong(alongEdge({ ...one, values: lit })).values;
+      // Away from its ends, where what lies beyond the picture is not known.
+      for (let xMm = 12; xMm < 28; xMm += 0.5) {
+        for (const yMm of [2, 9]) {
+          expect(Math.abs(at(told, xMm, yMm) / at(evenly, xMm, yMm) - 1)).toBeLessThan(0.01);
+        }
+      }
+      // In the middle, between threads, it is cloth here and paper there.
+      expect(at(told, 19.5, 2)).toBeCloseTo(Math.exp(-0.4), 1);
+      expect(at(told, 19.5, 9)).toBeCloseTo(Math.exp(0.5), 1);
+    }),
+    { numRuns: 20 },
   );
 });

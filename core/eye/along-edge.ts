@@ -6,7 +6,7 @@ import type { RawEdge } from './raw-edge';
 import type { TracedHole } from './trace';
 
 // Asked for at every pixel.
-const { abs, cos, hypot, max, min, sin } = Math;
+const { abs, cos, exp, hypot, max, min, sin } = Math;
 
 /** What is the same along so much of an edge is cloth, paper or a shadow; thread comes and goes, mm. */
 const alongMm = 15;
@@ -56,6 +56,18 @@ export const beyondMm = ({ height, pxPerMm }: Field, { acrossMm, paper }: RawEdg
     { length: height },
     (_, row) => paper * ((row - (height - 1) / 2) / pxPerMm - acrossMm),
   );
+
+/** The greys of a picture as they would be, were the light on it the same all along its edge. */
+export function evenAlong({ usual, even }: AlongEdge): Field {
+  const { width, values } = usual;
+  const greys = Float32Array.from(even.values);
+  for (let from = 0; from < greys.length; from += width) {
+    let sum = 0;
+    for (let at = from; at < from + width; at++) sum += values[at]!;
+    for (let at = from; at < from + width; at++) greys[at] = exp(greys[at]! + sum / width);
+  }
+  return { ...even, values: greys };
+}
 
 /** So near to the edge nothing is asked of how plain thread is, mm. */
 const clearMm = 0.4;

@@ -50,8 +50,8 @@ const asKnown = 0.9;
 const mostShifted = 4;
 /** A raw edge is looked for once more, so often, by the cloth beside where it was found: its shadow may have been. */
 const timesNearer = 2;
-/** What rectifying and a line that is not quite straight leave open, mm. */
-const leftOpenMm = 0.012;
+/** What rectifying and a line that is not quite straight leave open, mm; on paper what a shadow may look like besides. */
+const leftOpenMm = { cloth: 0.012, paper: 0.03 } as const;
 
 /** Something looked at along a stretch of a line, but where thread covers it. */
 interface Looked {
@@ -222,6 +222,6 @@ export function fittedLine(
     ...line,
     acrossMm: straight.acrossMm + edge.atMm,
     slope: straight.slope,
-    spreadMm: hypot(edge.spreadMm, leftOpenMm),
+    spreadMm: hypot(edge.spreadMm, leftOpenMm[under]),
   };
 }

@@ -1,4 +1,5 @@
-import { mostGain } from './along-edge';
+import { evenAlong, mostGain } from './along-edge';
+import { fittedHoles } from './fitted-holes';
 import { lineFitted } from './fitted-sight';
 import { standingOut } from './flatten';
 import type { LaidEdge } from './laid-edge';
@@ -12,24 +13,30 @@ const { abs, ceil, cos, exp, hypot, round, sin } = Math;
 const lostMm = 0.4;
 /** It is lost where it would have to be made up for by the most, or so near to there, mm. */
 const besideLostMm = 0.2;
-/** How far off the end of a thread may be that was followed over an edge: it may sink there, or lie round, mm. */
-const followedMm = 0.1;
+/** How far off the end of a thread may be besides that was held against cloth and paper, mm. */
+const endMm = 0.03;
 /** So far in from its edge the cloth is seen as it is, mm. */
 const clearMm = 0.35;
 
 /**
- * Swings over a raw edge once more, held against the picture: the edge, and where each swing ends. A thread that is lost in a shadow as light as itself may go on; how its
+ * Swings over a raw edge once more, held against the picture: the edge, and where each swing ends, which looks on paper as on cloth. A thread that is lost in a shadow as light as itself may go on; how its
  * two lines run on the cloth tells as well, and both are weighed by how sure they are.
  *
  * @param gains what every row was taken times for its thread to stand out
+ * @param blurMm how far the picture is blurred, one spread, where something else tells, mm
  */
 export function fittedOverEdge(
   { edge, picture, tones }: LaidEdge,
   gains: readonly number[],
   seen: Seen,
   sight: LikeliestSight,
+  blurMm: number | undefined,
 ): LikeliestSight {
-  const { seam, thread } = sight;
+  const { seam, line } = sight;
+  // A lens blurs greys, not their logarithms.
+  const greys = { ...evenAlong(picture), blurMm };
+  const lit = { ...tones, values: tones.values.map(exp), blurMm };
+  const { thread } = line ? fittedHoles(greys, seam, line.slope, sight.thread) : sight;
   const { pxPerMm, height } = tones;
   const placeOf = (alongMm: number, acrossMm: number) =>
     alongMm * sin(seam.angle) + acrossMm * cos(seam.angle);
@@ -48,17 +55,15 @@ export function fittedOverEdge(
   );
   const weighed = thread.map((one, i) => {
     const lost = isLost(one.alongMm, one.acrossMm) ? lostMm : 0;
-    const followed = hypot(one.acrossSpreadMm, lost, followedMm);
+    const spreadMm = hypot(one.acrossSpreadMm, lost, endMm);
     const meeting = meetings[i];
-    if (!meeting) return { ...one, acrossSpreadMm: followed };
-    const [a, b] = [1 / followed ** 2, 1 / meeting.acrossSpreadMm ** 2];
+    if (!meeting) return { ...one, acrossSpreadMm: spreadMm };
+    const [a, b] = [1 / spreadMm ** 2, 1 / meeting.acrossSpreadMm ** 2];
     return {
       ...one,
       acrossMm: (a * one.acrossMm + b * meeting.acrossMm) / (a + b),
       acrossSpreadMm: 1 / Math.sqrt(a + b),
     };
   });
-  // A lens blurs greys, not their logarithms.
-  const greys = { ...tones, values: tones.values.map(exp) };
-  return { ...sight, thread: weighed, line: lineFitted(greys, seen, sight, 0) };
+  return { ...sight, thread: weighed, line: lineFitted(lit, seen, sight, 0) };
 }

@@ -13,9 +13,9 @@ export interface EvenPictures {
   readonly cloth: Field;
 }
 
-/** A cloth is blurred as its thread is, about: thread lies higher, and its own width is mixed with it. */
+/** A cloth is blurred as its thread is, or the card, about: thread lies higher, and its own width is mixed with it. */
 const mayBe = [0.75, 1, 1.3];
-/** How much a picture may be blurred whose thread does not tell, one spread, mm. */
+/** How much a picture may be blurred where neither tells, one spread, mm. */
 const anyBlursMm = [0.06, 0.1, 0.16];
 /** Nearer to the middle of a thread than this, where nothing is known of it, it is thread that is seen, mm. */
 const besideAnyMm = 0.42;
@@ -35,15 +35,17 @@ export const lineFitted = (
   { seam, line, thread }: LikeliestSight,
   black: number,
   look: { readonly halfMm: number; readonly blurMm: number } | null = null,
-) =>
-  line &&
-  fittedLine(cloth, seam, line, thread, {
+) => {
+  if (!line) return null;
+  const blurMm = look?.blurMm ?? cloth.blurMm;
+  return fittedLine(cloth, seam, line, thread, {
     beyond: (-seam.turned[1] * upperSideOf(seen)) as 1 | -1,
     kind: kindOf(seen),
     black,
     besideThreadMm: look ? look.halfMm + 3 * look.blurMm + 0.05 : besideAnyMm,
-    blursMm: look ? mayBe.map((times) => times * look.blurMm) : anyBlursMm,
+    blursMm: blurMm === undefined ? anyBlursMm : mayBe.map((times) => times * blurMm),
   });
+};
 
 /**
  * A seam and what it was led along once more, held against the picture itself: where its thread turns back, and the line. A

@@ -82,7 +82,7 @@ export function measureOverEdge(
     { tones, standing },
     findAlong(0),
     findAlong,
-    (sight) => fittedOverEdge(laid, gains, seen, sight),
+    (sight) => fittedOverEdge(laid, gains, seen, sight, window.blurMm),
   );
   if (!onShare(1)) return null;
   return laidBack(measured, laid);
