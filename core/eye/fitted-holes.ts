@@ -2,7 +2,7 @@ import { bareCloth } from './bare-cloth';
 import { fedAlong, type FedPlace } from './fed-along';
 import type { Field } from './flatten';
 import type { FoundSeam } from './find-seam';
-import { alike, holePatch, misfit, spreadBy, type HolePatch } from './hole-patch';
+import { alike, holePatch, misfit, placeOf, spreadBy, type HolePatch } from './hole-patch';
 import { settledAt, type Pair, type Placed } from './least';
 import { lookOfThread } from './look-of-thread';
 import { lookAlong } from './on-seam';
@@ -88,10 +88,20 @@ export function fittedHoles(
   sewn: readonly TracedHole[],
 ): { readonly thread: TracedHole[]; readonly look: ThreadLook | null } {
   const [seen, bare] = [lookAlong(even, seam), bareCloth(even, seam, slope, sewn)];
+  // A swing’s stitch ends in two holes that turn back: its line is the same from either.
+  const lines = new Map<number, readonly [Pair, Pair]>();
+  const lineTo = (i: number) => {
+    const [from, to] = [sewn[i - 1], sewn[i]];
+    if (!from || !to) return null;
+    const line = lines.get(i) ?? stitchLine(seen, bare, [placeOf(from), placeOf(to)]);
+    lines.set(i, line);
+    return line;
+  };
   const patches = sewn.flatMap((hole, i) => {
     const patch = hole.hole.role === 'run' ? null : holePatch(seen, bare, sewn, i);
     if (!patch) return [];
-    const ends = patch.ends.map((end) => stitchLine(seen, bare, [end, patch.found])[0]);
+    const [before, after] = [lineTo(i), lineTo(i + 1)];
+    const ends = [...(before ? [before[0]] : []), ...(after ? [after[1]] : [])];
     return [{ hole, patch: { ...patch, ends } }];
   });
   if (patches.length === 0) return { thread: [...sewn], look: null };

@@ -26,7 +26,8 @@ export interface HolePatch extends ClothPatch {
   readonly ends: readonly Pair[];
 }
 
-const placeOf = ({ acrossMm, alongMm }: TracedHole): Pair => [acrossMm, alongMm];
+/** Where a hole lies across and along. */
+export const placeOf = ({ acrossMm, alongMm }: TracedHole): Pair => [acrossMm, alongMm];
 
 /** How far a place lies from a line. */
 function fromLine([t, s]: Pair, [a, b]: readonly [Pair, Pair]): number {

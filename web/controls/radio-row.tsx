@@ -15,6 +15,13 @@ interface RadioRowProps<T extends string> {
   onChange(value: T): void;
 }
 
+/** How they are laid out: many go on in the next row; more than three are two by two on a phone; a few stay side by side. */
+function columnsFor(count: number, wraps: boolean): string {
+  if (wraps) return 'grid-cols-[repeat(auto-fill,minmax(5.2rem,1fr))]';
+  if (count > 3) return 'max-sm:grid-cols-2 sm:auto-cols-fr sm:grid-flow-col';
+  return 'auto-cols-fr grid-flow-col';
+}
+
 /** One of a few, side by side and all in sight. */
 export function RadioRow<T extends string>(props: RadioRowProps<T>) {
   const { label, value, options, itemClass, wraps = false, beside, onChange } = props;
@@ -33,7 +40,7 @@ export function RadioRow<T extends string>(props: RadioRowProps<T>) {
         aria-labelledby={id}
         value={value}
         onValueChange={(next) => onChange(next as T)}
-        className={`grid gap-1.5 ${wraps ? 'grid-cols-[repeat(auto-fill,minmax(5.2rem,1fr))]' : options.length > 3 ? 'max-sm:grid-cols-2 sm:auto-cols-fr sm:grid-flow-col' : 'auto-cols-fr grid-flow-col'}`}
+        className={`grid gap-1.5 ${columnsFor(options.length, wraps)}`}
       >
         {options.map((option) => (
           <RadioGroup.Item
