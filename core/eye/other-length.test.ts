@@ -7,14 +7,10 @@ function lookedAt(sewn: readonly boolean[], every: number): PrickRow {
   const places = sewn.flatMap((shows, i): Prick[] =>
     i % every === 0 ? [placed(i / every, shows)] : [],
   );
-  const between = [0.25, 0.5, 0.75].map(
-    (share) =>
-      sewn.filter((shows, i) => {
-        const from = Math.abs((i % every) / every - share);
-        return shows && i % every !== 0 && from <= 0.1;
-      }).length,
+  const between = sewn.flatMap((shows, i) =>
+    shows && i % every !== 0 ? [(i % every) / every] : [],
   );
-  return { places, between: between as unknown as PrickRow['between'] };
+  return { places, between };
 }
 
 const placed = (repeat: number, shows: boolean): Prick => ({
@@ -52,21 +48,25 @@ describe('a row of bites on the right side', () => {
         placed(i * times - 7, shows),
         ...Array.from({ length: times - 1 }, (_, k) => placed(i * times + k - 6, false)),
       ]);
-      return otherLength({ places, between: [0, 0, 0] }).other;
+      return otherLength({ places, between: [] }).other;
     });
     expect(told.filter((one) => one === 'farther').length).toBeGreaterThan(380);
   });
 
-  test('is as set where its print lies between its places as it may, a piece here and there', () => {
-    const places = rows(24, 0.4, 5)[0]!.map((shows, repeat) => placed(repeat, shows));
-    for (const between of [
-      [2, 1, 2],
-      [1, 1, 1],
-      [0, 1, 0],
-      [3, 3, 3],
-    ] as const) {
-      expect(otherLength({ places, between }).other).toBeNull();
-    }
+  test('is as set where its print lies between its places: anywhere, and not where another stitch would have bitten', () => {
+    const next = evenDraws(6);
+    const told = rows(24, 0.3, 5).map((sewn) => {
+      const prints = Array.from({ length: Math.floor(8 * next()) }, () => 0.15 + 0.7 * next());
+      return otherLength({ ...lookedAt(sewn, 1), between: prints }).other;
+    });
+    expect(told.filter((one) => one !== null).length).toBeLessThan(400 / 30);
+  });
+
+  test('is as set where one piece lies half-way, which may be a blemish; and is not where two do and nothing else', () => {
+    const places = [0, 4, 9].map((repeat) => placed(repeat, true));
+    expect(otherLength({ places, between: [0.5] }).other).toBeNull();
+    expect(otherLength({ places, between: [0.48, 0.52] })).toEqual({ asSet: 0, other: 'closer' });
+    expect(otherLength({ places, between: [0.3, 0.5, 0.52, 0.6] }).other).toBeNull();
   });
 
   test('of which none shows, or two do, is nothing else, but is the less sure the more often every other place shows', () => {
@@ -74,7 +74,7 @@ describe('a row of bites on the right side', () => {
       const places = Array.from({ length: 24 }, (_, repeat) =>
         placed(repeat, repeat % 2 === 0 && repeat < 2 * shown),
       );
-      return otherLength({ places, between: [0, 0, 0] });
+      return otherLength({ places, between: [] });
     };
     expect([0, 1, 2, 4, 7].map((shown) => sureOf(shown).other)).toEqual([
       null,

@@ -1,12 +1,14 @@
 import type { PrickRow } from './pricks';
 
-const { max, min } = Math;
+const { abs, max, min } = Math;
 
-/** So many pieces of thread between its places are no blemish, nor are so many of those on them, as a share. */
+/** A shorter stitch would have bitten half-way between two places, at both thirds, or at every quarter; in the mean so often at each. */
+const timesCloser = [2, 3, 4];
 const leastBetween = 2;
 const betweenShare = 0.25;
-/** Where they lie at one share of the repeat alone, a print’s or the weave’s would lie elsewhere as well: for each that does, so many. */
-const timesPlainer = 2;
+/** Thread lies there within such a share of the repeat; what is of a print or the weave lies elsewhere as often. */
+const nearShare = 0.04;
+const elsewhereShare = 0.5;
 /** A longer stitch has its bites at every second or third place. */
 const timesFarther = [2, 3];
 /** One scrap of so many is not of the length that is set. Starting guess. */
@@ -25,14 +27,17 @@ function atLeast(least: number, of: number, likely: number): number {
   return min(1, sum);
 }
 
-/** Whether thread lies half-way between places alone, at both thirds alone, or at every quarter nearly as often as on them. */
-function isCloser([quarter, half, threeQuarters]: PrickRow['between'], shown: number): boolean {
-  const least = max(leastBetween, betweenShare * shown);
-  const thirds = (quarter + threeQuarters) / 2;
+/** Whether thread lies so many times as close as the places of a row do. */
+function isCloser(between: readonly number[], shown: number, times: number): boolean {
+  const at = Array.from(
+    { length: times - 1 },
+    (_, k) => between.filter((share) => abs(share - (k + 1) / times) <= nearShare).length,
+  );
+  const there = at.reduce((sum, count) => sum + count, 0);
   return (
-    (half >= least && half >= 2 * timesPlainer * thirds) ||
-    (thirds >= least && thirds >= timesPlainer * half) ||
-    min(quarter, half, threeQuarters) >= max(leastBetween, 2 * betweenShare * shown)
+    min(...at) > 0 &&
+    there / at.length >= max(leastBetween, betweenShare * shown) &&
+    between.length - there <= elsewhereShare * there
   );
 }
 
@@ -56,7 +61,8 @@ export function otherLength({ places, between }: PrickRow): {
   readonly other: 'closer' | 'farther' | null;
 } {
   const repeats = places.flatMap(({ shownMm, repeat }) => (shownMm > 0 ? [repeat] : []));
-  if (isCloser(between, repeats.length)) return { asSet: 0, other: 'closer' };
+  if (timesCloser.some((times) => isCloser(between, repeats.length, times)))
+    return { asSet: 0, other: 'closer' };
   const chance = min(...timesFarther.map((times) => byChance(repeats, times)));
   const asSet = ((oneOf - 1) * chance) / ((oneOf - 1) * chance + 1);
   return { asSet, other: asSet < leastLikely ? 'farther' : null };

@@ -5,7 +5,7 @@ import { fittedPricks, type Piece } from './fitted-pricks';
 import type { Seen } from './seen';
 import { middleOf } from './middle';
 
-const { exp, hypot, max, min, sqrt } = Math;
+const { abs, exp, hypot, max, min, sqrt } = Math;
 
 /** A place where a bite may come out on the right side, and what is to be seen there. */
 export interface Prick extends PlacedHole {
@@ -19,14 +19,16 @@ export interface Prick extends PlacedHole {
 /** The places of a row, and what lies between them. */
 export interface PrickRow {
   readonly places: readonly Prick[];
-  /** How many pieces of thread lie a quarter of a repeat, about, beyond a place, half of it, and three quarters. */
-  readonly between: readonly [quarter: number, half: number, threeQuarters: number];
+  /** How far beyond a place each piece of thread lies that lies between two, in line with them: shares of the repeat. */
+  readonly between: readonly number[];
 }
 
 /** Where no bite comes out, in repeats beyond where one does. */
 const betweenAt = [0.25, 0.5, 0.75];
 /** What stands out there by so much of what thread does, in log, is thread as well; and by no less than this. */
 const alsoThread = { share: 0.25, least: 8 } as const;
+/** It is in line with them where it lies no farther across, mm. */
+const inLineMm = 0.6;
 
 const stepMm = 0.1;
 const acrossReachMm = 1.2;
@@ -128,13 +130,14 @@ export function findPricks(field: Field, even: Field, seen: Seen, seam: FoundSea
   };
   const finds = places.map(({ alongMm, acrossMm }) => likeliest(odds, alongMm, acrossMm, reach));
   // The same search where no bite comes out: between the places.
-  const apart = betweenAt.map((share) =>
-    places.map(
-      ({ alongMm, acrossMm }) =>
-        likeliest(odds, alongMm + share * seam.repeatMm, acrossMm, reach).log,
-    ),
+  const between = places.flatMap(({ alongMm, acrossMm }) =>
+    betweenAt.map((share) => {
+      const find = likeliest(odds, alongMm + share * seam.repeatMm, acrossMm, reach);
+      const beside = (find.from + find.to) / 2 - acrossMm;
+      return { log: find.log, beyond: (find.along - alongMm) / seam.repeatMm, beside };
+    }),
   );
-  const nothing = apart.flat();
+  const nothing = between.map(({ log }) => log);
   const bare = {
     mean: nothing.reduce((sum, log) => sum + log, 0) / max(1, nothing.length),
     spread: 0,
@@ -186,7 +189,6 @@ export function findPricks(field: Field, even: Field, seen: Seen, seam: FoundSea
   });
   const logs = finds.flatMap(({ log }, i) => (pricks[i]!.shownMm > 0 ? [log] : []));
   const least = max(alsoThread.least, alsoThread.share * middleOf(logs));
-  const pieces = apart.map((there) => there.filter((log) => log >= least).length);
-  const [quarter = 0, half = 0, threeQuarters = 0] = pieces;
-  return { places: pricks, between: [quarter, half, threeQuarters] };
+  const pieces = between.filter(({ log, beside }) => log >= least && abs(beside) <= inLineMm);
+  return { places: pricks, between: pieces.map(({ beyond }) => beyond) };
 }
