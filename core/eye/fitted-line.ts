@@ -38,10 +38,13 @@ const alongStepMm = 0.2;
 /** Of fewer looks at a distance, or fewer distances, nothing is told better than it was. */
 const leastLooks = 20;
 const leastPlaces = 18;
-/** Nearer than so many blurs two places tell the same, and an edge that none of the shapes has would seem too sure. */
-const toldEvery = { cloth: 3, paper: 2 } as const;
-/** Whether an edge is sharp is told by more of them: what it looks like far from where it turns fastest says so as well. */
-const kindToldEvery = 1.5;
+/**
+ * Nearer than this two places across tell the same, mm: a yarn of the cloth is as wide, and an edge that none of the shapes has
+ * would seem too sure. Paper has no yarns, and what lies near each other is blurred together: so many blurs.
+ */
+const toldEvery = { clothMm: 0.26, paperBlurs: 2 } as const;
+/** Whether an edge is sharp is told by so many times as much: what it looks like far from where it turns fastest says so as well. */
+const timesOfKind = 2;
 /** No edge looks quite like one of a few shapes: of how much a profile varies so much is told by none, as a share. */
 const unlike = { cloth: 0.04, paper: 0.025 } as const;
 /** What lies beyond is on the side it should be on in so many of a hundred. */
@@ -196,11 +199,13 @@ export function fittedLine(
     const strays = sqrt(apart.reduce((sum, value) => sum + value * value, 0) / apart.length) / 2;
     const noise = hypot(strays, unlike[under] * meanAndSpread([...seen]).sd);
     const start = known.kind === 'fold' ? darkFrom(seen, reach - from, known.beyond, strays) : 0;
+    const every = endsOnPaper ? toldEvery.paperBlurs * blurMm : toldEvery.clothMm;
+    const told = ((to - from) * acrossStepMm) / every;
     const profile: EdgeProfile = {
       ...{ fromMm: (from - reach - start) * acrossStepMm, stepMm: acrossStepMm, seen, noise },
       black: known.black,
-      told: ((to - from) * acrossStepMm) / (toldEvery[under] * blurMm),
-      toldOfKind: ((to - from) * acrossStepMm) / (kindToldEvery * blurMm),
+      told,
+      toldOfKind: timesOfKind * told,
     };
     const endsMm = sideMm[under] + reachMm[under] + abs(start) * acrossStepMm;
     const guesses = known.blursMm.flatMap((blur): EdgeGuess[] => {

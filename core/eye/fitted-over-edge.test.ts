@@ -83,6 +83,6 @@ describe('swings over a raw edge', () => {
   test('say that they may end elsewhere where thread and paper are as light', () => {
     const spreadOf = (light: number) =>
       middle(swings({ light }).ends.map((one) => one.acrossSpreadMm));
-    expect(spreadOf(0.88)).toBeGreaterThan(1.2 * spreadOf(0.65));
+    expect(spreadOf(0.88)).toBeGreaterThan(1.1 * spreadOf(0.65));
   });
 });

@@ -13,8 +13,8 @@ const { abs, ceil, cos, exp, hypot, round, sin } = Math;
 const lostMm = 0.4;
 /** It is lost where it would have to be made up for by the most, or so near to there, mm. */
 const besideLostMm = 0.2;
-/** How far off the end of a thread may be besides that was held against cloth and paper, mm. */
-const endMm = 0.03;
+/** How far off the end of a thread may be besides that was held against cloth and paper; and one that was followed alone, mm. */
+const [fittedMm, followedMm] = [0.05, 0.1];
 /** So far in from its edge the cloth is seen as it is, mm. */
 const clearMm = 0.35;
 
@@ -36,7 +36,14 @@ export function fittedOverEdge(
   // A lens blurs greys, not their logarithms.
   const greys = { ...evenAlong(picture), blurMm };
   const lit = { ...tones, values: tones.values.map(exp), blurMm };
-  const { thread } = line ? fittedHoles(greys, seam, line.slope, sight.thread) : sight;
+  const held = line ? fittedHoles(greys, seam, line.slope, sight.thread).thread : sight.thread;
+  // A fit that is less sure than following was tells nothing: thread and what it lies on are nearly alike there.
+  const thread = sight.thread.map((followed, i) => {
+    const fitted = held[i]!;
+    const isSurer = fitted !== followed && fitted.acrossSpreadMm <= followedMm;
+    const [one, openMm] = isSurer ? [fitted, fittedMm] : [followed, followedMm];
+    return { ...one, acrossSpreadMm: hypot(one.acrossSpreadMm, openMm) };
+  });
   const { pxPerMm, height } = tones;
   const placeOf = (alongMm: number, acrossMm: number) =>
     alongMm * sin(seam.angle) + acrossMm * cos(seam.angle);
@@ -55,7 +62,7 @@ export function fittedOverEdge(
   );
   const weighed = thread.map((one, i) => {
     const lost = isLost(one.alongMm, one.acrossMm) ? lostMm : 0;
-    const spreadMm = hypot(one.acrossSpreadMm, lost, endMm);
+    const spreadMm = hypot(one.acrossSpreadMm, lost);
     const meeting = meetings[i];
     if (!meeting) return { ...one, acrossSpreadMm: spreadMm };
     const [a, b] = [1 / spreadMm ** 2, 1 / meeting.acrossSpreadMm ** 2];

@@ -32,7 +32,7 @@ const leastPlainness = 4;
  * the shadow or whose edge may be a print’s; and of a line, whose whole length one shadow may shift.
  */
 const leftOpen = {
-  bite: { mm: 0.015, inCommon: true },
+  bite: { mm: 0.02, inCommon: true },
   beside: { mm: 0.005, inCommon: false },
   over: { mm: 0.02, inCommon: false },
   line: { mm: 0.045, inCommon: true },

@@ -40,9 +40,11 @@ export function stitchLine(
     from[1] + along * us + beside * ut,
   ];
   const besides = floor(around.sideMm / around.acrossMm);
-  const grid = Array.from({ length: floor(seenMm / around.alongMm) + 1 }, (_, i) =>
+  const steps = floor(seenMm / around.alongMm);
+  const grid = Array.from({ length: steps + 1 }, (_, i) =>
     Array.from({ length: 2 * besides + 1 }, (_beside, j) => ({
-      along: clearMm + i * around.alongMm,
+      // As near to either hole: the line is the same from either.
+      along: lengthMm / 2 + (i - steps / 2) * around.alongMm,
       beside: (j - besides) * around.acrossMm,
     })),
   ).flat();
