@@ -32,7 +32,7 @@ export function measurePricks(
   const pricks = withinRow(row.places);
   const found = pricks.filter(({ shownMm }) => shownMm > 0);
   if (found.length < leastShown) refuse('no-prick');
-  const { asSet, other } = otherLength(row);
+  const other = otherLength(row);
   if (other) refuse(other);
   const stitches: MeasuredStitch[] = [];
   const depths: MeasuredDepth[] = [];
@@ -79,6 +79,6 @@ export function measurePricks(
     reference: null,
     edge: null,
     plain,
-    sure: surelyCounted * atMostOneWrong(theres) * asSet,
+    sure: surelyCounted * atMostOneWrong(theres),
   };
 }

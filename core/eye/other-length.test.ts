@@ -29,7 +29,7 @@ describe('a row of bites on the right side', () => {
   test.each([0.15, 0.4, 0.7, 1])(
     'that was sewn as set is taken as that, where %d of all show',
     (share) => {
-      const told = rows(24, share, 3).map((sewn) => otherLength(lookedAt(sewn, 1)).other);
+      const told = rows(24, share, 3).map((sewn) => otherLength(lookedAt(sewn, 1)));
       expect(told.filter((one) => one !== null).length).toBeLessThanOrEqual(4);
     },
   );
@@ -37,7 +37,7 @@ describe('a row of bites on the right side', () => {
   test.each([2, 3, 4])(
     'that was sewn %d times as close is told, where two of five show',
     (times) => {
-      const told = rows(48, 0.4, times).map((sewn) => otherLength(lookedAt(sewn, times)).other);
+      const told = rows(48, 0.4, times).map((sewn) => otherLength(lookedAt(sewn, times)));
       expect(told.filter((one) => one === 'closer').length).toBeGreaterThan(300);
     },
   );
@@ -48,7 +48,7 @@ describe('a row of bites on the right side', () => {
         placed(i * times - 7, shows),
         ...Array.from({ length: times - 1 }, (_, k) => placed(i * times + k - 6, false)),
       ]);
-      return otherLength({ places, between: [] }).other;
+      return otherLength({ places, between: [] });
     });
     expect(told.filter((one) => one === 'farther').length).toBeGreaterThan(380);
   });
@@ -57,35 +57,27 @@ describe('a row of bites on the right side', () => {
     const next = evenDraws(6);
     const told = rows(24, 0.3, 5).map((sewn) => {
       const prints = Array.from({ length: Math.floor(8 * next()) }, () => 0.15 + 0.7 * next());
-      return otherLength({ ...lookedAt(sewn, 1), between: prints }).other;
+      return otherLength({ ...lookedAt(sewn, 1), between: prints });
     });
     expect(told.filter((one) => one !== null).length).toBeLessThan(400 / 30);
   });
 
   test('is as set where one piece lies half-way, which may be a blemish; and is not where two do and nothing else', () => {
     const places = [0, 4, 9].map((repeat) => placed(repeat, true));
-    expect(otherLength({ places, between: [0.5] }).other).toBeNull();
-    expect(otherLength({ places, between: [0.48, 0.52] })).toEqual({ asSet: 0, other: 'closer' });
-    expect(otherLength({ places, between: [0.3, 0.5, 0.52, 0.6] }).other).toBeNull();
+    expect(otherLength({ places, between: [0.5] })).toBeNull();
+    expect(otherLength({ places, between: [0.48, 0.52] })).toBe('closer');
+    expect(otherLength({ places, between: [0.3, 0.5, 0.52, 0.6] })).toBeNull();
   });
 
-  test('of which none shows, or two do, is nothing else, but is the less sure the more often every other place shows', () => {
-    const sureOf = (shown: number) => {
+  test('is as set where none shows, or so few that they may lie at every other place by chance', () => {
+    const told = (shown: number) => {
       const places = Array.from({ length: 24 }, (_, repeat) =>
         placed(repeat, repeat % 2 === 0 && repeat < 2 * shown),
       );
       return otherLength({ places, between: [] });
     };
-    expect([0, 1, 2, 4, 7].map((shown) => sureOf(shown).other)).toEqual([
-      null,
-      null,
-      null,
-      null,
-      null,
-    ]);
-    // By Bayes’ rule with one of a hundred that is not as set: seven of seven lie so by chance in one of 64 rows.
-    expect(sureOf(7).asSet).toBeCloseTo(99 / (99 + 64), 10);
-    expect(sureOf(2).asSet).toBeCloseTo(49.5 / (49.5 + 1), 10);
-    expect(sureOf(9)).toMatchObject({ other: 'farther' });
+    // Of n that show all lie so in one of 2ⁿ⁻¹ rows: with one of a hundred that is not as set 99/(99 + 2ⁿ⁻¹) is less than 0.3 from nine on.
+    for (const shown of [0, 1, 2, 4, 7, 8]) expect(told(shown)).toBeNull();
+    for (const shown of [9, 10, 12]) expect(told(shown)).toBe('farther');
   });
 });

@@ -13,7 +13,7 @@ const elsewhereShare = 0.5;
 const timesFarther = [2, 3];
 /** One scrap of so many is not of the length that is set. Starting guess. */
 const oneOf = 100;
-/** Whether a row is as set, when it is likelier not, is not told by counting it. */
+/** A row that is less likely as set than this is not counted. */
 const leastLikely = 0.3;
 
 /** How likely at least so many of as many are so, when each is so likely. Source: the binomial distribution. */
@@ -54,16 +54,12 @@ function byChance(repeats: readonly number[], times: number): number {
  * Whether a row of bites was sewn with another stitch length than is set: as much thread lies between its places as on them, or
  * bites show at every so manyth place only. Either would be counted, and be wrong. Source: Bayes’ rule.
  *
- * @returns how likely it is as set, 0 … 1, and what it is else; null where it may be as set
+ * @returns what it is; null where it may be as set
  */
-export function otherLength({ places, between }: PrickRow): {
-  readonly asSet: number;
-  readonly other: 'closer' | 'farther' | null;
-} {
+export function otherLength({ places, between }: PrickRow): 'closer' | 'farther' | null {
   const repeats = places.flatMap(({ shownMm, repeat }) => (shownMm > 0 ? [repeat] : []));
-  if (timesCloser.some((times) => isCloser(between, repeats.length, times)))
-    return { asSet: 0, other: 'closer' };
+  if (timesCloser.some((times) => isCloser(between, repeats.length, times))) return 'closer';
   const chance = min(...timesFarther.map((times) => byChance(repeats, times)));
   const asSet = ((oneOf - 1) * chance) / ((oneOf - 1) * chance + 1);
-  return { asSet, other: asSet < leastLikely ? 'farther' : null };
+  return asSet < leastLikely ? 'farther' : null;
 }
