@@ -59,7 +59,9 @@ test('whatever the tones, thread is as plain on the paper, or made up for by the
       for (const gain of gains.slice(height / 2 + 8, -8)) {
         expect(Math.abs(gain)).toBeLessThanOrEqual(mostGain);
         if (Math.abs(gain) === mostGain) continue;
-        expect(Math.abs(gain * (thread - paper) - (thread - cloth))).toBeLessThan(0.15);
+        // An eighth of every row is thread, and as much of it stays in the mean of cloth and of paper at the most.
+        const over = (thread - cloth) / gain - (thread - paper);
+        expect(Math.abs(over)).toBeLessThan(Math.abs(paper - cloth) / 8 + 0.01);
       }
     }),
     { numRuns: 30 },
