@@ -55,7 +55,7 @@ test('what answers tell of the others: as every way all may be off, and each by 
       const { offMm } = offByAnswers(asMeasured(scrap), bounds);
       expect(Math.abs(sum / weight - offMm)).toBeLessThan(0.03 * commonMm);
     }),
-    { numRuns: 40 },
+    { numRuns: 40, seed: 11 },
   );
 });
 
