@@ -40,7 +40,7 @@ mkdirSync(folder, { recursive: true });
 const settled = async () => {
   await page.waitForTimeout(2000);
   // Some take longer to work out what they show.
-  for (const waits of ['Loading…', /^Putting \d+ edges in order…/]) {
+  for (const waits of [/^Loading.*…$/, /^Putting \d+ edges in order…/]) {
     await page.getByText(waits).first().waitFor({ state: 'hidden' });
   }
   await page.waitForTimeout(200);

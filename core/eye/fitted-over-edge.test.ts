@@ -36,7 +36,11 @@ function swings({ light = 0.65, blurMm = 0.08, atHole = 1, followedMm = 0, seed 
   drawThread(field, seam, places, { light, atHole });
   const soft = softened(field, blurMm);
   const strays = noisy(60, 20, { pxPerMm: 12, noise: 0.02, seed }).values;
-  const tones = { ...soft, values: soft.values.map((grey, i) => Math.log(grey + strays[i]!)) };
+  const tones = {
+    ...soft,
+    blurMm,
+    values: soft.values.map((grey, i) => Math.log(grey + strays[i]!)),
+  };
   const laid = laidEdge(tones, edge);
   const gains = gainsFor(laid.picture, edge, Math.log(light / cloth));
   const isOut = (mm: number) => mm > 0;
@@ -46,7 +50,7 @@ function swings({ light = 0.65, blurMm = 0.08, atHole = 1, followedMm = 0, seed 
   );
   const thread = found.map((one) => ({ ...one, hole: { ...one.hole, role: 'swing' as const } }));
   const line = { acrossMm: edgeMm + 0.05, slope: 0, score: 20, total: 20, spreadMm: 0.05 };
-  const sight = fittedOverEdge(laid, gains, seen, { seam, thread, plain: 9, line }, blurMm);
+  const sight = fittedOverEdge(laid, gains, seen, { seam, thread, plain: 9, line });
   const ends = sight.thread.flatMap((one, i) =>
     isOut(places[i]![1]) ? [{ ...one, offMm: one.acrossMm - places[i]![1] }] : [],
   );

@@ -23,20 +23,18 @@ const clearMm = 0.35;
  * two lines run on the cloth tells as well, and both are weighed by how sure they are.
  *
  * @param gains what every row was taken times for its thread to stand out
- * @param blurMm how far the picture is blurred, one spread, where something else tells, mm
  */
 export function fittedOverEdge(
   { edge, picture, tones }: LaidEdge,
   gains: readonly number[],
   seen: Seen,
   sight: LikeliestSight,
-  blurMm: number | undefined,
 ): LikeliestSight {
   const { seam, line } = sight;
-  // A lens blurs greys, not their logarithms.
-  const greys = { ...evenAlong(picture), blurMm };
-  const lit = { ...tones, values: tones.values.map(exp), blurMm };
-  const held = line ? fittedHoles(greys, seam, line.slope, sight.thread).thread : sight.thread;
+  // Thread is held against what is the same all along; where the edge lies is told a little better by what is seen.
+  const held = line
+    ? fittedHoles(evenAlong(picture), seam, line.slope, sight.thread).thread
+    : sight.thread;
   // A fit that is less sure than following was tells nothing: thread and what it lies on are nearly alike there.
   const thread = sight.thread.map((followed, i) => {
     const fitted = held[i]!;
@@ -72,5 +70,7 @@ export function fittedOverEdge(
       acrossSpreadMm: 1 / Math.sqrt(a + b),
     };
   });
-  return { ...sight, thread: weighed, line: lineFitted(lit, seen, sight, 0) };
+  // A lens blurs greys, not their logarithms.
+  const greys = { ...tones, values: tones.values.map(exp) };
+  return { ...sight, thread: weighed, line: lineFitted(greys, seen, sight, 0) };
 }

@@ -112,11 +112,11 @@ export function flattened({ width, height, grey, pxPerMm, blurMm }: ScaledImage)
  * How light every pixel is, as its logarithm: what lies beside an edge differs by as much in the
  * shade as in the light.
  */
-export function toned({ width, height, grey, pxPerMm }: ScaledImage): Field {
+export function toned({ width, height, grey, pxPerMm, blurMm }: ScaledImage): Field {
   const of = Float32Array.from({ length: 256 }, (_, value) => Math.log(value + blackGrey));
   const values = new Float32Array(grey.length);
   for (let i = 0; i < values.length; i++) values[i] = of[grey[i]!]!;
-  return { width, height, pxPerMm, values };
+  return { width, height, values, pxPerMm, blurMm };
 }
 
 /** A sewing thread on cloth lies so wide, mm; what is filtered for. */

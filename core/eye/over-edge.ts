@@ -82,7 +82,7 @@ export function measureOverEdge(
     { tones, standing },
     findAlong(0),
     findAlong,
-    (sight) => fittedOverEdge(laid, gains, seen, sight, window.blurMm),
+    (sight) => fittedOverEdge(laid, gains, seen, sight),
   );
   if (!onShare(1)) return null;
   return laidBack(measured, laid);

@@ -4,7 +4,7 @@ import type { Judged } from './expected';
 import { likeliestCounts } from './likeliest-counts';
 import { commonSpreadMm, ownSpreadMm } from './shared-offs';
 
-const { exp, hypot, max, sqrt } = Math;
+const { abs, exp, hypot, max, sqrt } = Math;
 
 type Bounds = Pick<Judged, 'loMm' | 'hiMm'>;
 
@@ -61,7 +61,8 @@ export function offByAnswers(
   for (let i = -offSteps; i <= offSteps; i++) {
     const off = (i / offSteps) * mostOff;
     const offMm = off * commonMm;
-    let chance = exp((-off * off) / 2);
+    // The trapezium rule: where answers pile all up at an end, it would else count twice what lies there.
+    let chance = (abs(i) === offSteps ? 0.5 : 1) * exp((-off * off) / 2);
     for (const { depth, answer } of all) {
       if (answer === null) continue;
       const alone = {
