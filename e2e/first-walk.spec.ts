@@ -133,11 +133,11 @@ test('by keyboard alone: a station, a dial, a scrap, the advice', async ({ page,
   await tabTo(page, bites);
   await page.keyboard.press('Control+A');
   await page.keyboard.type('20');
-  await tabTo(page, page.getByRole('spinbutton', { name: /Show on the right side/ }));
+  await tabTo(page, page.getByRole('spinbutton', { name: /Seen on the right side/ }));
   await page.keyboard.type('9');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Move one dial' })).toBeVisible();
-  await expect(page.getByText('20 bites: 9 show on the right side')).toBeVisible();
+  await expect(page.getByText('20 bites: 9 seen on the right side')).toBeVisible();
 
   const take = page.getByRole('button', { name: 'Take it for scrap 2' });
   await tabTo(page, take);

@@ -49,7 +49,7 @@ test('by mouse: a scrap counted from its photo, a find struck out, one added, al
   await dialog.getByRole('button', { name: 'Use these counts' }).click();
   await expect(dialog).toBeHidden();
   await expect(page.getByRole('spinbutton', { name: /^Bites sewn/ })).toHaveValue(String(found));
-  await expect(page.getByRole('spinbutton', { name: /^Show on the right side/ })).toHaveValue('1');
+  await expect(page.getByRole('spinbutton', { name: /^Seen on the right side/ })).toHaveValue('1');
   await expect(page.getByRole('img', { name: /Photo of scrap/ })).toBeVisible();
   await page.getByRole('button', { name: /^Record scrap/ }).click();
   await expect(page.getByText(`${found} bites`, { exact: false }).first()).toBeVisible();
@@ -137,7 +137,7 @@ test('both faces: the second is matched with the first bite by bite, and both to
   await expect(numbers).toHaveText([String(found), '0', '1']);
   await dialog.getByRole('button', { name: 'Use these counts' }).click();
   await expect(dialog).toBeHidden();
-  await expect(page.getByRole('spinbutton', { name: /^Show on the right side/ })).toHaveValue('1');
+  await expect(page.getByRole('spinbutton', { name: /^Seen on the right side/ })).toHaveValue('1');
   // Kept over a reload; the photo is that of the wrong side, where the depths have their places.
   await page.reload();
   await expect(page.getByRole('spinbutton', { name: /^Bites sewn/ })).toHaveValue(String(found));

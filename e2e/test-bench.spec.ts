@@ -178,11 +178,11 @@ test('a ladder: planned, kept half entered over a reload, recorded in one go', a
     [0, 20],
   ].entries()) {
     await form.getByLabel(`Missed the fold on scrap ${i + 1}`).fill(String(missed));
-    await form.getByLabel(`Show on the right side on scrap ${i + 1}`).fill(String(shows));
+    await form.getByLabel(`Seen on the right side on scrap ${i + 1}`).fill(String(shows));
   }
   await form.getByRole('button', { name: 'Record all 4' }).click();
   await expect(form.getByText('20 faults are more than the 12 counted.')).toBeVisible();
-  await form.getByLabel('Show on the right side on scrap 4').fill('6');
+  await form.getByLabel('Seen on the right side on scrap 4').fill('6');
   await form.getByRole('button', { name: 'Record all 4' }).click();
   await expect(page.getByText('4 scraps are in the book')).toBeVisible();
   const attempts = await app.api<Attempt[]>('attempts?planId=plan-shirt');

@@ -7,7 +7,7 @@ import { countChances } from './likeliest-counts';
 import { meanAndSpread } from './mean-and-spread';
 import type { MeasuredScrap, MeasuredStitch } from './measured-scrap';
 import { inWindow } from './on-seam';
-import { otherLength } from './other-length';
+import { leastAsSet, otherLength } from './other-length';
 import { findPricks } from './pricks';
 import { refuse } from './refused';
 import { withinRow } from './row-ends';
@@ -33,7 +33,7 @@ export function measurePricks(
   const found = pricks.filter(({ shownMm }) => shownMm > 0);
   if (found.length < leastShown) refuse('no-prick');
   const other = otherLength(row);
-  if (other) refuse(other);
+  if (other.asSet < leastAsSet) refuse(other.is);
   const stitches: MeasuredStitch[] = [];
   const depths: MeasuredDepth[] = [];
   const theres: number[] = [];
@@ -79,6 +79,7 @@ export function measurePricks(
     reference: null,
     edge: null,
     plain,
-    sure: surelyCounted * atMostOneWrong(theres),
+    otherLength: other,
+    sure: surelyCounted * atMostOneWrong(theres) * other.asSet,
   };
 }

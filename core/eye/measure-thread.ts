@@ -143,6 +143,7 @@ export function measureThread(
     reference: line && referenceEnds(line, seam, thread, pxPerMm),
     edge: null,
     plain: plain / leastPlainness,
+    otherLength: null,
     sure: told
       ? told.sure * atMostOneWrong(thread.filter(({ hole }) => hole.counted).map(likelyThere))
       : 0,

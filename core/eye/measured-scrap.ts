@@ -1,4 +1,5 @@
 import type { Fault } from '../margin/check';
+import type { OtherLength } from './other-length';
 
 /** One find on a scrap. */
 export interface MeasuredStitch {
@@ -46,6 +47,8 @@ export interface MeasuredScrap {
   readonly edge: SeenEdge | null;
   /** How plainly its thread stands out: so many times what it must at least, 1 or more. */
   readonly plain: number;
+  /** How likely it was sewn with another stitch length than is set; null where that would be seen. */
+  readonly otherLength: OtherLength | null;
   /** How sure it is that the counts are right to within one, 0 … 1. */
   readonly sure: number;
 }

@@ -1,5 +1,6 @@
+import fc from 'fast-check';
 import { evenDraws } from '../swatch/draw';
-import { otherLength } from './other-length';
+import { leastAsSet, otherLength } from './other-length';
 import type { Prick, PrickRow } from './pricks';
 
 /** Where bites show in a row that is looked at every so many of its places, and what lies between those. */
@@ -13,6 +14,8 @@ function lookedAt(sewn: readonly boolean[], every: number): PrickRow {
   return { places, between };
 }
 
+const factorial = (n: number): number => (n <= 1 ? 1 : n * factorial(n - 1));
+
 const placed = (repeat: number, shows: boolean): Prick => ({
   hole: { alongMm: 0, acrossMm: 0, counted: true, needle: 0, role: 'bite' },
   ...{ repeat, alongMm: 4 * repeat, acrossMm: 0 },
@@ -25,19 +28,27 @@ function rows(of: number, share: number, seed: number): boolean[][] {
   return Array.from({ length: 400 }, () => Array.from({ length: of }, () => next() < share));
 }
 
+/** What is refused, if it is. */
+const refusedAs = (row: PrickRow) => {
+  const { is, asSet } = otherLength(row);
+  return asSet < leastAsSet ? is : null;
+};
+
 describe('a row of bites on the right side', () => {
   test.each([0.15, 0.4, 0.7, 1])(
     'that was sewn as set is taken as that, where %d of all show',
     (share) => {
       const told = rows(24, share, 3).map((sewn) => otherLength(lookedAt(sewn, 1)));
-      expect(told.filter((one) => one !== null).length).toBeLessThanOrEqual(4);
+      expect(told.filter(({ asSet }) => asSet < leastAsSet).length).toBeLessThanOrEqual(4);
+      // And it makes what is counted hardly less sure.
+      expect(told.filter(({ asSet }) => asSet > 0.9).length).toBeGreaterThan(380);
     },
   );
 
   test.each([2, 3, 4])(
     'that was sewn %d times as close is told, where two of five show',
     (times) => {
-      const told = rows(48, 0.4, times).map((sewn) => otherLength(lookedAt(sewn, times)));
+      const told = rows(48, 0.4, times).map((sewn) => refusedAs(lookedAt(sewn, times)));
       expect(told.filter((one) => one === 'closer').length).toBeGreaterThan(300);
     },
   );
@@ -48,7 +59,7 @@ describe('a row of bites on the right side', () => {
         placed(i * times - 7, shows),
         ...Array.from({ length: times - 1 }, (_, k) => placed(i * times + k - 6, false)),
       ]);
-      return otherLength({ places, between: [] });
+      return refusedAs({ places, between: [] });
     });
     expect(told.filter((one) => one === 'farther').length).toBeGreaterThan(380);
   });
@@ -57,16 +68,53 @@ describe('a row of bites on the right side', () => {
     const next = evenDraws(6);
     const told = rows(24, 0.3, 5).map((sewn) => {
       const prints = Array.from({ length: Math.floor(8 * next()) }, () => 0.15 + 0.7 * next());
-      return otherLength({ ...lookedAt(sewn, 1), between: prints });
+      return refusedAs({ ...lookedAt(sewn, 1), between: prints });
     });
     expect(told.filter((one) => one !== null).length).toBeLessThan(400 / 30);
   });
 
-  test('is as set where one piece lies half-way, which may be a blemish; and is not where two do and nothing else', () => {
-    const places = [0, 4, 9].map((repeat) => placed(repeat, true));
-    expect(otherLength({ places, between: [0.5] })).toBeNull();
-    expect(otherLength({ places, between: [0.48, 0.52] })).toBe('closer');
-    expect(otherLength({ places, between: [0.3, 0.5, 0.52, 0.6] })).toBeNull();
+  const threeOf = (count: number) =>
+    Array.from({ length: count }, (_, repeat) => placed(repeat, repeat % 4 === 0 && repeat < 12));
+
+  test('is doubted where one piece or two lie half-way, which may be a blemish, and refused where three do and nothing else', () => {
+    const told = (between: readonly number[]) => otherLength({ places: threeOf(13), between });
+    expect(told([]).asSet).toBeGreaterThan(0.95);
+    expect(told([0.5]).asSet).toBeGreaterThan(0.8);
+    expect(told([0.48, 0.52])).toMatchObject({ is: 'closer' });
+    expect(told([0.48, 0.52]).asSet).toBeLessThan(0.5);
+    expect(told([0.48, 0.5, 0.52]).asSet).toBeLessThan(0.05);
+    // What lies anywhere is of a print.
+    expect(told([0.3, 0.5, 0.52, 0.6, 0.2, 0.42]).asSet).toBeGreaterThan(0.5);
+  });
+
+  test('is as likely as set as Bayes’ rule has it', () => {
+    // Three of twelve places show, two pieces lie half-way: that every one of 24 is as likely to show as any other, whatever that is.
+    const likely = (shown: number, of: number) =>
+      (factorial(shown) * factorial(of - shown)) / factorial(of + 1);
+    const closer = (likely(5, 24) / likely(3, 12)) * 0.85 * (1 / 0.08) ** 2;
+    const asSet = 0.15 * 0.4 * 0.6 * 2 * (1 / (12 * 0.6)) ** 2;
+    const told = otherLength({ places: threeOf(12), between: [0.47, 0.51] });
+    expect(told.asSet).toBeCloseTo((99 * asSet) / (99 * asSet + closer), 9);
+  });
+
+  test('is none the likelier as set for one more piece where a shorter stitch would have bitten', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 6, max: 26 }),
+        fc.integer({ min: 0, max: 5 }),
+        fc.constantFrom(2, 3, 4),
+        (count, pieces, times) => {
+          const told = (n: number) =>
+            otherLength({
+              places: threeOf(count),
+              between: Array.from({ length: n }, () => 1 / times),
+            }).asSet;
+          expect(told(pieces + 1)).toBeLessThanOrEqual(told(pieces) + 1e-12);
+          expect(told(pieces)).toBeGreaterThan(0);
+          expect(told(pieces)).toBeLessThanOrEqual(1);
+        },
+      ),
+    );
   });
 
   test('is as set where none shows, or so few that they may lie at every other place by chance', () => {
@@ -74,7 +122,7 @@ describe('a row of bites on the right side', () => {
       const places = Array.from({ length: 24 }, (_, repeat) =>
         placed(repeat, repeat % 2 === 0 && repeat < 2 * shown),
       );
-      return otherLength({ places, between: [] });
+      return refusedAs({ places, between: [] });
     };
     // Of n that show all lie so in one of 2ⁿ⁻¹ rows: with one of a hundred that is not as set 99/(99 + 2ⁿ⁻¹) is less than 0.3 from nine on.
     for (const shown of [0, 1, 2, 4, 7, 8]) expect(told(shown)).toBeNull();

@@ -2,19 +2,29 @@ import type { PrickRow } from './pricks';
 
 const { abs, max, min } = Math;
 
-/** A shorter stitch would have bitten half-way between two places, at both thirds, or at every quarter; in the mean so often at each. */
+/** A shorter stitch would have bitten half-way between two places, at both thirds, or at every quarter. */
 const timesCloser = [2, 3, 4];
-const leastBetween = 2;
-const betweenShare = 0.25;
-/** Thread lies there within such a share of the repeat; what is of a print or the weave lies elsewhere as often. */
+/** Its bites lie within such a share of the repeat of there. */
 const nearShare = 0.04;
-const elsewhereShare = 0.5;
+/** What is of a print or the weave lies anywhere in what is looked at between two places, as a share of the repeat. */
+const anywhereShare = 0.6;
+/** So many rows of the length that is set have any of that between their places, and of these so many have one more. */
+const someBetween = 0.15;
+const moreBetween = 0.6;
 /** A longer stitch has its bites at every second or third place. */
 const timesFarther = [2, 3];
 /** One scrap of so many is not of the length that is set. Starting guess. */
 const oneOf = 100;
+
 /** A row that is less likely as set than this is not counted. */
-const leastLikely = 0.3;
+export const leastAsSet = 0.3;
+
+/** How likely a row is of another stitch length than is set, and which of the two. */
+export interface OtherLength {
+  readonly is: 'closer' | 'farther';
+  /** How likely it is as set all the same, 0 … 1. */
+  readonly asSet: number;
+}
 
 /** How likely at least so many of as many are so, when each is so likely. Source: the binomial distribution. */
 function atLeast(least: number, of: number, likely: number): number {
@@ -27,18 +37,34 @@ function atLeast(least: number, of: number, likely: number): number {
   return min(1, sum);
 }
 
-/** Whether thread lies so many times as close as the places of a row do. */
-function isCloser(between: readonly number[], shown: number, times: number): boolean {
-  const at = Array.from(
-    { length: times - 1 },
-    (_, k) => between.filter((share) => abs(share - (k + 1) / times) <= nearShare).length,
-  );
-  const there = at.reduce((sum, count) => sum + count, 0);
-  return (
-    min(...at) > 0 &&
-    there / at.length >= max(leastBetween, betweenShare * shown) &&
-    between.length - there <= elsewhereShare * there
-  );
+/** How likely so many pieces that are none of a bite lie between places, where each lies. @param places so many of them */
+function strayed(pieces: number, places: number): number {
+  let likely =
+    pieces === 0 ? 1 - someBetween : someBetween * (1 - moreBetween) * moreBetween ** (pieces - 1);
+  for (let i = 1; i <= pieces; i++) likely *= i / (places * anywhereShare);
+  return likely;
+}
+
+/**
+ * How much likelier what lies between places is where bites come out there too, so many times as close, than where none does. How
+ * many of them show the places tell, and each that is looked at. Source: Pólya’s urn, Bayes’ rule.
+ */
+function closerBy({ places, between }: PrickRow, times: number): number {
+  const at = between.filter((share) =>
+    Array.from({ length: times - 1 }, (_, k) => (k + 1) / times).some(
+      (slot) => abs(share - slot) <= nearShare,
+    ),
+  ).length;
+  const shown = places.filter(({ shownMm }) => shownMm > 0).length;
+  const slots = (times - 1) * places.length;
+  let urn = 1;
+  for (let i = 0; i < slots; i++) {
+    const hit = i < at ? shown + 1 + i : places.length - shown + 1 + (i - at);
+    urn *= hit / (places.length + 2 + i);
+  }
+  const others = between.length - at;
+  const likely = (urn * strayed(others, places.length)) / (2 * nearShare) ** at;
+  return likely / strayed(between.length, places.length);
 }
 
 /** How likely bites that lie as they may would lie by chance at every so manyth place as they do. */
@@ -51,15 +77,13 @@ function byChance(repeats: readonly number[], times: number): number {
 }
 
 /**
- * Whether a row of bites was sewn with another stitch length than is set: as much thread lies between its places as on them, or
- * bites show at every so manyth place only. Either would be counted, and be wrong. Source: Bayes’ rule.
- *
- * @returns what it is; null where it may be as set
+ * Whether a row of bites was sewn with another stitch length than is set: thread lies between its places where a shorter stitch
+ * would have bitten, or bites show at every so manyth place only. Either would be counted, and be wrong. Source: Bayes’ rule.
  */
-export function otherLength({ places, between }: PrickRow): 'closer' | 'farther' | null {
-  const repeats = places.flatMap(({ shownMm, repeat }) => (shownMm > 0 ? [repeat] : []));
-  if (timesCloser.some((times) => isCloser(between, repeats.length, times))) return 'closer';
-  const chance = min(...timesFarther.map((times) => byChance(repeats, times)));
-  const asSet = ((oneOf - 1) * chance) / ((oneOf - 1) * chance + 1);
-  return asSet < leastLikely ? 'farther' : null;
+export function otherLength(row: PrickRow): OtherLength {
+  const repeats = row.places.flatMap(({ shownMm, repeat }) => (shownMm > 0 ? [repeat] : []));
+  const asSet = (likelier: number) => (oneOf - 1) / (oneOf - 1 + likelier);
+  const closer = asSet(max(...timesCloser.map((times) => closerBy(row, times))));
+  const farther = asSet(1 / min(...timesFarther.map((times) => byChance(repeats, times))));
+  return closer < farther ? { is: 'closer', asSet: closer } : { is: 'farther', asSet: farther };
 }

@@ -1,11 +1,20 @@
 import { spreadOf, type Field } from './flatten';
 import type { FoundSeam } from './find-seam';
 import { lookAlong, placedHoles, type PlacedHole } from './on-seam';
-import { fittedPricks, type Piece } from './fitted-pricks';
+import { fittedPricks, type FittedPiece, type Piece } from './fitted-pricks';
+import { likelyShown } from './likely-shown';
 import type { Seen } from './seen';
 import { middleOf } from './middle';
+import {
+  likeliestStretch,
+  mostShownMm,
+  oddsOf,
+  stepMm,
+  type Odds,
+  type Stretch,
+} from './thread-stretch';
 
-const { abs, exp, hypot, max, min, sqrt } = Math;
+const { abs, hypot, max, min } = Math;
 
 /** A place where a bite may come out on the right side, and what is to be seen there. */
 export interface Prick extends PlacedHole {
@@ -26,18 +35,15 @@ export interface PrickRow {
 /** Where no bite comes out, in repeats beyond where one does. */
 const betweenAt = [0.25, 0.5, 0.75];
 /** What stands out there by so much of what thread does, in log, is thread as well; and by no less than this. */
-const alsoThread = { share: 0.25, least: 8 } as const;
+const alsoThread = { share: 0.12, least: 5 } as const;
 /** It is in line with them where it lies no farther across, mm. */
 const inLineMm = 0.6;
 
-const stepMm = 0.1;
-const acrossReachMm = 1.2;
 /** A bite comes out within this share of the repeat of where an even stitch has it. */
 const alongShare = 0.1;
 const mostAlongMm = 1;
-/** No bite shows more, mm. */
-const mostShownMm = 4;
-const loudest = 2.5;
+/** Thread is at its plainest no farther across from where its bite comes out, mm. */
+const brightMm = 0.6;
 
 /** What a fit leaves open of half of what shows, one spread, mm: by the study. */
 const leftOpenMm = 0.05;
@@ -47,52 +53,6 @@ const faintShows = 0.1;
 const leastShownMm = 0.05;
 /** A thread’s round ends and the blur look longer than what shows by so much, mm. */
 const roundEndsMm = 0.14;
-
-interface Find {
-  readonly log: number;
-  readonly along: number;
-  readonly from: number;
-  readonly to: number;
-}
-
-/**
- * The likeliest piece of thread across the seam near a place: of all stretches the one whose places
- * are likelier thread than cloth by most.
- */
-function likeliest(
-  odds: (along: number, across: number) => number,
-  along: number,
-  across: number,
-  alongReach: number,
-): Find {
-  let best: Find = { log: -Infinity, along, from: across, to: across };
-  const far = acrossReachMm + mostShownMm / 2;
-  const count = Math.round((2 * far) / stepMm);
-  const steps = max(1, Math.round(alongReach / stepMm));
-  for (let i = -steps; i <= steps; i++) {
-    const s = along + (i / steps) * alongReach;
-    // The best stretch of a list of gains: start anew where what went before was a loss.
-    let [sum, start] = [0, 0];
-    for (let j = 0; j < count; j++) {
-      if (sum <= 0) [sum, start] = [0, j];
-      sum += odds(s, across - far + (j + 0.5) * stepMm);
-      const middle = across - far + ((start + j + 1) / 2) * stepMm;
-      const off = (middle - across) / 0.5;
-      const log = sum - (off * off) / 2;
-      if (log > best.log) {
-        best = {
-          ...{ log, along: s },
-          from: across - far + start * stepMm,
-          to: across - far + (j + 1) * stepMm,
-        };
-      }
-    }
-  }
-  return best;
-}
-
-const bell = (x: number, mean: number, spread: number) =>
-  exp(-(((x - mean) / spread) ** 2) / 2) / spread;
 
 /**
  * Looks for a prick at every place where a bite would come out. What cloth alone shows is taken from
@@ -104,91 +64,76 @@ const bell = (x: number, mean: number, spread: number) =>
  */
 export function findPricks(field: Field, even: Field, seen: Seen, seam: FoundSeam): PrickRow {
   const sign = seam.lighter ? 1 : -1;
-  const look = lookAlong(field, seam);
+  const along = lookAlong(field, seam);
+  const look: Odds = (alongMm, acrossMm) => sign * along(alongMm, acrossMm);
   const spread = spreadOf(field.values);
   const places = placedHoles(seen, seam, field.width / field.pxPerMm).filter(
     ({ hole }) => hole.counted,
   );
-  const reach = min(mostAlongMm, alongShare * seam.repeatMm);
-  // Thread at its plainest near the places, to know what to look for.
-  const bright = places.map(({ alongMm, acrossMm }) => {
-    let most = 0;
-    for (let s = -reach; s <= reach; s += stepMm) {
-      for (let t = -0.6; t <= 0.6; t += stepMm) {
-        most = max(most, sign * look(alongMm + s, acrossMm + t));
-      }
-    }
-    return most;
-  });
-  const thread = max(
-    2 * spread,
-    middleOf(bright.sort((a, b) => b - a).slice(0, max(1, bright.length >> 1))) * 0.8,
+  const reachMm = min(mostAlongMm, alongShare * seam.repeatMm);
+  const odds = oddsOf(look, max(2 * spread, threadAt(look, places, reachMm)), spread);
+  const finds = places.map(({ alongMm, acrossMm }) =>
+    likeliestStretch(odds, alongMm, acrossMm, reachMm),
   );
-  const odds = (along: number, across: number) => {
-    const log = ((sign * look(along, across) - thread / 2) * thread) / (spread * spread) / 3;
-    return max(-loudest, min(loudest, log));
-  };
-  const finds = places.map(({ alongMm, acrossMm }) => likeliest(odds, alongMm, acrossMm, reach));
   // The same search where no bite comes out: between the places.
   const between = places.flatMap(({ alongMm, acrossMm }) =>
     betweenAt.map((share) => {
-      const find = likeliest(odds, alongMm + share * seam.repeatMm, acrossMm, reach);
-      const beside = (find.from + find.to) / 2 - acrossMm;
-      return { log: find.log, beyond: (find.along - alongMm) / seam.repeatMm, beside };
+      const at = alongMm + share * seam.repeatMm;
+      const { log, ...find } = likeliestStretch(odds, at, acrossMm, reachMm);
+      const besideMm = (find.fromMm + find.toMm) / 2 - acrossMm;
+      return { log, beyond: (find.alongMm - alongMm) / seam.repeatMm, besideMm };
     }),
   );
-  const nothing = between.map(({ log }) => log);
-  const bare = {
-    mean: nothing.reduce((sum, log) => sum + log, 0) / max(1, nothing.length),
-    spread: 0,
-  };
-  bare.spread = sqrt(
-    nothing.reduce((sum, log) => sum + (log - bare.mean) ** 2, 0) / max(1, nothing.length - 1) +
-      0.25,
+  const shares = likelyShown(
+    finds.map(({ log }) => log),
+    between.map(({ log }) => log),
   );
-  const plain = finds.map(({ log }) => log).filter((log) => log > bare.mean + 4 * bare.spread);
-  const shown = {
-    mean: plain.length > 0 ? middleOf(plain) : bare.mean + 8 * bare.spread,
-    spread: max(
-      2 * bare.spread,
-      0.4 * Math.abs(plain.length > 0 ? middleOf(plain) : 8 * bare.spread),
-    ),
-  };
-  const shares = finds.map((find) => {
-    const log = min(find.log, shown.mean);
-    const likelyShown = bell(log, shown.mean, shown.spread);
-    // Of many looks the best is seen: a heavier tail than a bell’s.
-    const likelyBare =
-      bell(max(find.log, bare.mean), bare.mean, bare.spread) +
-      0.02 * bell(max(find.log, bare.mean), bare.mean, 3 * bare.spread);
-    return likelyShown / (likelyShown + likelyBare);
-  });
   const seenAt = shares.flatMap((share, i) => (share > 0.5 ? [i] : []));
   const fitted = fittedPricks(
     even,
     seam,
-    seenAt.map((i): Piece => {
-      const { along, from, to } = finds[i]!;
-      const end = min(roundEndsMm, to - from) / 2;
-      return { alongMm: along, fromMm: from + end, toMm: to - end };
-    }),
+    seenAt.map((i) => withoutEnds(finds[i]!)),
   );
-  const pricks = places.map((place, i): Prick => {
-    const { along, from, to } = finds[i]!;
-    const fit = fitted[seenAt.indexOf(i)];
-    // What is longer than any bite shows is a print’s border.
-    const piece = fit?.isThread && fit.toMm - fit.fromMm <= mostShownMm ? fit : null;
-    const { alongMm, fromMm, toMm } = piece ?? { alongMm: along, fromMm: from, toMm: to };
-    return {
-      ...place,
-      ...{ alongMm, acrossMm: (fromMm + toMm) / 2 },
-      shows: fit && !piece ? min(faintShows, shares[i]!) : shares[i]!,
-      shownMm: piece ? max(leastShownMm, toMm - fromMm) : 0,
-      spreadMm: hypot(leftOpenMm, (piece?.lengthSpreadMm ?? 0) / 2),
-    };
-  });
+  const pricks = places.map((place, i) =>
+    prickAt(place, finds[i]!, shares[i]!, fitted[seenAt.indexOf(i)]),
+  );
   const logs = finds.flatMap(({ log }, i) => (pricks[i]!.shownMm > 0 ? [log] : []));
   const least = max(alsoThread.least, alsoThread.share * middleOf(logs));
-  const pieces = between.filter(({ log, beside }) => log >= least && abs(beside) <= inLineMm);
+  const pieces = between.filter(({ log, besideMm }) => log >= least && abs(besideMm) <= inLineMm);
   return { places: pricks, between: pieces.map(({ beyond }) => beyond) };
+}
+
+/** How far thread stands out at its plainest near the places, to know what to look for. */
+function threadAt(look: Odds, places: readonly PlacedHole[], reachMm: number): number {
+  const brightest = places.map(({ alongMm, acrossMm }) => {
+    let most = 0;
+    for (let s = -reachMm; s <= reachMm; s += stepMm) {
+      for (let t = -brightMm; t <= brightMm; t += stepMm) {
+        most = max(most, look(alongMm + s, acrossMm + t));
+      }
+    }
+    return most;
+  });
+  const plainer = brightest.sort((a, b) => b - a).slice(0, max(1, brightest.length >> 1));
+  return 0.8 * middleOf(plainer);
+}
+
+/** What shows of a stretch, without its round ends. */
+function withoutEnds({ alongMm, fromMm, toMm }: Stretch): Piece {
+  const end = min(roundEndsMm, toMm - fromMm) / 2;
+  return { alongMm, fromMm: fromMm + end, toMm: toMm - end };
+}
+
+/** What is to be seen at a place. @param fit how the picture has what was found there; none where nothing was */
+function prickAt(place: PlacedHole, find: Stretch, share: number, fit?: FittedPiece): Prick {
+  // What is longer than any bite shows is a print’s border.
+  const piece = fit?.isThread && fit.toMm - fit.fromMm <= mostShownMm ? fit : null;
+  const { alongMm, fromMm, toMm } = piece ?? find;
+  return {
+    ...place,
+    ...{ alongMm, acrossMm: (fromMm + toMm) / 2 },
+    shows: fit && !piece ? min(faintShows, share) : share,
+    shownMm: piece ? max(leastShownMm, toMm - fromMm) : 0,
+    spreadMm: hypot(leftOpenMm, (piece?.lengthSpreadMm ?? 0) / 2),
+  };
 }

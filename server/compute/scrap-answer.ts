@@ -67,6 +67,7 @@ export function scrapAnswer({ query, picture }: ScrapAsked) {
     lengthMm: measured.lengthMm,
     widthMm: measured.widthMm,
     edge: measured.edge,
+    otherLength: measured.otherLength,
     sure: measured.sure,
   };
 }

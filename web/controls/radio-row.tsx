@@ -10,6 +10,8 @@ interface RadioRowProps<T extends string> {
   readonly itemClass: string;
   /** Many of them: they go on in the next row. */
   readonly wraps?: boolean;
+  /** The person is asked just now: the label stands out. */
+  readonly asks?: boolean;
   /** What else can be done, beside the label, where it moves none of them when it comes and goes. */
   readonly beside?: ReactNode;
   onChange(value: T): void;
@@ -24,14 +26,14 @@ function columnsFor(count: number, wraps: boolean): string {
 
 /** One of a few, side by side and all in sight. */
 export function RadioRow<T extends string>(props: RadioRowProps<T>) {
-  const { label, value, options, itemClass, wraps = false, beside, onChange } = props;
+  const { label, value, options, itemClass, wraps = false, asks = false, beside, onChange } = props;
   const id = useId();
   return (
     <>
       <div
         className={`mb-1 flex flex-wrap items-center justify-between gap-x-2 ${beside === undefined ? '' : 'min-h-11'}`}
       >
-        <p id={id} className="text-sm text-soft">
+        <p id={id} className={asks ? 'font-bold' : 'text-sm text-soft'}>
           {label}
         </p>
         {beside}

@@ -22,7 +22,7 @@ const words: MarginWords = {
   counted: 'bites',
   good: 'hold and hide',
   short: 'Missed the fold',
-  over: 'Show on the right side',
+  over: 'Seen on the right side',
   look: 'Count the bites that missed the fold, and those that show on the right side.',
   checks: { bite: 'bite', run: 'run' },
   faults: {

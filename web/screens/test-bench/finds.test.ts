@@ -34,7 +34,7 @@ const measured: MeasuredScrap = {
   ],
   counts: { check: 'bite', n: 3, short: 1, over: 1 },
   lengthMm: { mean: 2, sd: 0.1 },
-  ...{ widthMm: 2, reference: null, edge: null, plain: 3, sure: 0.9 },
+  ...{ widthMm: 2, reference: null, edge: null, plain: 3, otherLength: null, sure: 0.9 },
 };
 
 const check: Check = {
@@ -158,7 +158,8 @@ test('untouched finds of the right side are as sure as the eye says they are', (
   const { window, expected } = drawnPhoto({ ...it, pxPerMm: 10 }, evenDraws(4));
   const measured = measureScrap(window, expected)!;
   const finds = findsOf(measured, expected.judged.below);
-  expect(sureOf(finds, expected.judged)).toBeCloseTo(measured.sure, 9);
+  const { asSet } = measured.otherLength!;
+  expect(sureOf(finds, expected.judged) * asSet).toBeCloseTo(measured.sure, 9);
   // As if each were off by itself, which they are not.
   const alone = atMostOneWrong(finds.map(({ sure }) => sure));
   expect(Math.abs(measured.sure - alone)).toBeGreaterThan(0.001);

@@ -23,6 +23,7 @@ import {
   type Find,
   type Judgement,
 } from './finds';
+import { doubtedLength } from './doubted-length';
 import type { EdgeTrouble } from './edge-seen';
 import { EdgeTicks } from './edge-ticks';
 import type { TakenCounts } from './joined-finds';
@@ -69,6 +70,7 @@ interface OtherFace {
 
 /** Surer than this, nothing more is asked for. */
 const sureEnough = 0.95;
+const fairlySure = 0.75;
 
 /** What would make the counts surer. */
 interface Surer {
@@ -78,11 +80,18 @@ interface Surer {
   readonly otherLight: boolean;
 }
 
-/** How sure the counts are, in words, and what would make them surer. @param one what is counted */
-function sureInWords(sure: number, one: string, { asked, otherLight }: Surer): string {
+/**
+ * How sure the counts are, in words, and what would make them surer.
+ *
+ * @param one what is counted
+ * @param surer false where something else is asked, that hangs on none of this
+ */
+function sureInWords(sure: number, one: string, surer: Surer | false): string {
   if (sure > sureEnough) return 'Sure to within one.';
+  if (!surer) return sure > fairlySure ? 'Fairly sure to within one.' : 'Not sure.';
+  const { asked, otherLight } = surer;
   const say = asked ? ` Say what a dashed ${one} is: that tells of the others.` : '';
-  if (sure > 0.75) {
+  if (sure > fairlySure) {
     const light = otherLight ? ' Once more, lit from the other side, makes it surer.' : '';
     return `Fairly sure to within one.${say || light}`;
   }
@@ -155,7 +164,8 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
     else return;
     event.preventDefault();
   };
-  const { lengthMm } = photo.measured;
+  const { lengthMm, otherLength } = photo.measured;
+  const doubt = doubtedLength(otherLength);
   // The picture first, then what a find is taken for, then what is done with them: together they are more than a frame.
   const isSeen = useDeferredValue(true, false);
   const isNamed = useDeferredValue(isSeen, false);
@@ -171,12 +181,14 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
         )}
         , <b className="big-number text-3xl">{over}</b> {(words.over ?? names.over).toLowerCase()}.{' '}
         <span className="text-soft">
-          {sureInWords(sure, words.one, {
-            asked: doubtful.length > 0,
-            otherLight: onOtherLight !== null,
-          })}
+          {sureInWords(
+            sure,
+            words.one,
+            doubt === null && { asked: doubtful.length > 0, otherLight: onOtherLight !== null },
+          )}
         </span>
       </p>
+      {doubt && <p role="status">{doubt}</p>}
       {lights && (
         <p role="status">
           {capital(counted(lights.onBoth, words.one, words.counted))} seen under both lights, each
@@ -212,6 +224,7 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
             label={`${face === 'wrong' ? capital(words.one) : 'Place'} ${finds.indexOf(find) + 1} of ${finds.length}${asksAbout(find) ? ', doubtful: see on the scrap what it is' : ''}`}
             // What it is taken for shows in its ring; to say so as well is an answer.
             value={asksAbout(find) ? null : find.judged}
+            asks={asksAbout(find)}
             itemClass="px-2 py-1.5"
             options={judgements.map((value) => ({ value, shown: names[value] }))}
             beside={
@@ -236,7 +249,12 @@ export function FoundOnPhoto(props: FoundOnPhotoProps) {
         <>
           <EdgeTicks found={atEdge} ticked={ticked} onTick={onTick} />
           <div className="flex flex-wrap items-center gap-2">
-            <Button look="solid" disabled={keeping} onClick={() => onTake(false)}>
+            <Button
+              // What is asked comes first, while the answer may change the counts.
+              look={sure > sureEnough || doubtful.length === 0 ? 'solid' : 'outline'}
+              disabled={keeping}
+              onClick={() => onTake(false)}
+            >
               {n === undefined ? `Use: ${counted(over, 'shows', 'show')}` : 'Use these counts'}
             </Button>
             {other === 'waits' && (

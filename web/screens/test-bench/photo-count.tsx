@@ -134,6 +134,7 @@ function Counting({
   if (stage.is === 'found') {
     const { found } = stage;
     const finds = told(found);
+    const { otherLength } = found.photo.measured;
     const seen = { ...faces, [face]: finds };
     const joined = together(seen);
     return (
@@ -145,7 +146,7 @@ function Counting({
         words={margin.words}
         judgedBy={judgedBy}
         used={takenFrom(seen, joined)}
-        sure={sureOf(joined?.finds ?? finds, judgedBy)}
+        sure={sureOf(joined?.finds ?? finds, judgedBy) * (otherLength?.asSet ?? 1)}
         other={
           !hidden
             ? 'none'
