@@ -15,6 +15,8 @@ export interface EdgeShape {
   readonly shadow: EdgePart | null;
   /** It lies flat and in the open up to its very end; else it darkens before. */
   readonly isSharp: boolean;
+  /** The picture turns fastest so far from it, mm, or nearer. */
+  readonly offMm: number;
   /** Of all edges of its kind so many look like this. */
   readonly share: number;
 }
@@ -25,6 +27,8 @@ export type EdgeKind = 'fold' | 'raw on cloth' | 'raw on paper';
 /** A shadow that fades is a third of itself after so much; one that a lamp throws ends after so much, mm. */
 const fadesMm = [0.25, 0.5, 1];
 const thrownMm = [0.2, 0.3, 0.4, 0.55, 0.7];
+/** One that a window throws is less and less dark up to its end, mm. */
+const halfThrownMm = [0.4, 0.7, 1.2, 2];
 
 /**
  * Of all folds so many are as good as sharp: cloth bends round its own thickness, however hard it was pressed. Were all
@@ -36,8 +40,10 @@ const asSharp = 0.25;
  * these, one spread, mm. Of folds that are not sharp so many look like it, and of raw edges on cloth. Were it none, another
  * renderer’s would be told 0.05 (fold) and 0.1 mm (raw edge) too far in; paper throws too much light back.
  */
-const darkLinesMm = [0.08, 0.1, 0.13, 0.16, 0.2];
+const darkLinesMm = [0.07, 0.085, 0.1, 0.115, 0.135, 0.155, 0.18, 0.21];
 const asDarkLine = 0.1;
+/** No edge lies farther from where the picture turns fastest, mm. */
+export const farthestOffMm = Math.max(...darkLinesMm);
 
 /** A fold is round so far in from its edge, mm. */
 const roundsMm = [0.16, 0.26, 0.38];
@@ -102,14 +108,23 @@ export function edgeShapes(blurMm: number, kind: EdgeKind, endsMm: number): Edge
     null,
     ...fadesMm.map((fade) => soft((mm) => half(mm) * exp(-max(0, mm) / fade))),
     ...thrownMm.map((end) => soft((mm) => half(mm) * half(end - mm))),
+    ...(kind === 'raw on paper' ? [] : halfThrownMm).map((end) =>
+      soft((mm) => half(mm) * max(0, 1 - mm / end)),
+    ),
   ];
   const sharp = shadows.map((shadow): EdgeShape => {
-    return { ...ends, shadow, isSharp: true, share: shares.sharp / shadows.length };
+    return { ...ends, shadow, isSharp: true, offMm: 0, share: shares.sharp / shadows.length };
   });
   if (shares.dark === 0) return sharp;
   const dark = darkLinesMm.map((spreadMm): EdgeShape => {
     const shadow = soft((mm) => exp(-((mm / spreadMm) ** 2) / 2));
-    return { ...ends, shadow, isSharp: false, share: shares.dark / darkLinesMm.length };
+    return {
+      ...ends,
+      shadow,
+      isSharp: false,
+      offMm: spreadMm,
+      share: shares.dark / darkLinesMm.length,
+    };
   });
   if (shares.round === 0) return [...sharp, ...dark];
   const round = roundsMm.flatMap((mm) =>
@@ -121,7 +136,7 @@ export function edgeShapes(blurMm: number, kind: EdgeKind, endsMm: number): Edge
     ...sharp,
     ...dark,
     ...round.map(({ upper, lower }): EdgeShape => ({
-      ...{ upper: soft(upper), lower: soft(lower), shadow: null, isSharp: false },
+      ...{ upper: soft(upper), lower: soft(lower), shadow: null, isSharp: false, offMm: 0 },
       share: shares.round / round.length,
     })),
   ];

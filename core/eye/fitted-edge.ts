@@ -119,7 +119,7 @@ function toldBy(parts: readonly Float64Array[], laid: Laid): number | null {
  * Source: docs/formulas.md, “The eye”.
  *
  * @param profile that begins a whole number of tried places from 0
- * @param reachMm it lies within so much of 0
+ * @param reachMm where the picture turns fastest lies within so much of 0
  */
 export function fittedEdge(
   { fromMm, stepMm, seen, noise, told, toldOfKind, black }: EdgeProfile,
@@ -133,8 +133,9 @@ export function fittedEdge(
   ) as [number, number];
   const triedMm = stepMm / perStep;
   const first = round(fromMm / triedMm);
-  const reach = round(reachMm / triedMm);
-  const farthest = max(abs(first), abs(first + perStep * (seen.length - 1))) + reach;
+  const reachOf = (offMm: number) => round((reachMm + offMm) / triedMm);
+  const most = max(...guesses.flatMap(({ shapes }) => shapes.map(({ offMm }) => reachOf(offMm))));
+  const farthest = max(abs(first), abs(first + perStep * (seen.length - 1))) + most;
   const tables = new Map<EdgePart, Float64Array>();
   const tableOf = (part: EdgePart) => {
     const table = tables.get(part) ?? tabled(part, triedMm, farthest);
@@ -147,6 +148,7 @@ export function fittedEdge(
       const parts = [shape.upper, shape.lower, shape.shadow].flatMap((part) =>
         part ? [tableOf(part)] : [],
       );
+      const reach = reachOf(shape.offMm);
       for (let i = -reach; i <= reach; i++) {
         const start = farthest + beyond * (first - i);
         const by = toldBy(parts, { seen: light, start, stride: perStep * beyond });

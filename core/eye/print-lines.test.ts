@@ -34,6 +34,25 @@ test('the border of a stripe is one of many, whichever it is', () => {
   );
 });
 
+test('so it is where stripes are wide, and others than those beyond the fold, which is hardly seen', () => {
+  // Of each cloth’s borders two lie within three stripes of it.
+  const upper = [0.5, -7.9, -16.3].flatMap(
+    (mm) =>
+      [
+        [mm, -0.23],
+        [mm - 3.4, 0.23],
+      ] as const,
+  );
+  const lower = [6.7, 15.1].flatMap(
+    (mm) =>
+      [
+        [mm, -0.27],
+        [mm + 3.4, 0.27],
+      ] as const,
+  );
+  expect(turning([...upper, [2.9, -0.04], ...lower])(0.5)).toBe(true);
+});
+
 test('a fold among stripes is not: it turns more than they do, or lies among them as it happens', () => {
   expect(turning([...striped(1.7, 4, 0.3), [0.5, -0.6]])(0.5)).toBe(false);
   expect(turning([...striped(2.2, 4, 0.3), [0.7, -0.3]])(0.7)).toBe(false);

@@ -8,7 +8,7 @@ import type { TracedHole } from './trace';
 const { abs, round } = Math;
 
 /** So far to either side of a line its like are looked for, mm: three stripes of most cloths. */
-const reachMm = 14;
+const reachMm = 24;
 const acrossStepMm = 0.06;
 const alongStepMm = 1;
 /** What is so far apart is compared, mm, and lines so far apart are two. */
