@@ -13,6 +13,8 @@ export interface EdgeShape {
   readonly lower: EdgePart;
   /** What a shadow of any strength takes: from what lies beyond, or from both. */
   readonly shadow: EdgePart | null;
+  /** That takes so much of the light at the most, as a share of what lies beyond: what is darker is a stripe of the cloth. */
+  readonly mostTaken: number;
   /** It lies flat and in the open up to its very end; else it darkens before. */
   readonly isSharp: boolean;
   /** The picture turns fastest so far from it, mm, or nearer. */
@@ -44,6 +46,10 @@ const darkLinesMm = [0.07, 0.085, 0.1, 0.115, 0.135, 0.155, 0.18, 0.21];
 const asDarkLine = 0.1;
 /** No edge lies farther from where the picture turns fastest, mm. */
 export const farthestOffMm = Math.max(...darkLinesMm);
+
+/** A shadow takes so much of the light at the most, since some comes from all sides; into a crease hardly any falls. */
+const mostThrown = 0.55;
+const mostInCrease = 0.85;
 
 /** A fold is round so far in from its edge, mm. */
 const roundsMm = [0.16, 0.26, 0.38];
@@ -112,17 +118,15 @@ export function edgeShapes(blurMm: number, kind: EdgeKind, endsMm: number): Edge
       soft((mm) => half(mm) * max(0, 1 - mm / end)),
     ),
   ];
-  const sharp = shadows.map((shadow): EdgeShape => {
-    return { ...ends, shadow, isSharp: true, offMm: 0, share: shares.sharp / shadows.length };
-  });
+  const sharp = shadows.map((shadow): EdgeShape => ({
+    ...{ ...ends, shadow, mostTaken: mostThrown, isSharp: true, offMm: 0 },
+    share: shares.sharp / shadows.length,
+  }));
   if (shares.dark === 0) return sharp;
   const dark = darkLinesMm.map((spreadMm): EdgeShape => {
     const shadow = soft((mm) => exp(-((mm / spreadMm) ** 2) / 2));
     return {
-      ...ends,
-      shadow,
-      isSharp: false,
-      offMm: spreadMm,
+      ...{ ...ends, shadow, mostTaken: mostInCrease, isSharp: false, offMm: spreadMm },
       share: shares.dark / darkLinesMm.length,
     };
   });
@@ -136,7 +140,8 @@ export function edgeShapes(blurMm: number, kind: EdgeKind, endsMm: number): Edge
     ...sharp,
     ...dark,
     ...round.map(({ upper, lower }): EdgeShape => ({
-      ...{ upper: soft(upper), lower: soft(lower), shadow: null, isSharp: false, offMm: 0 },
+      ...{ upper: soft(upper), lower: soft(lower), shadow: null, mostTaken: 0 },
+      ...{ isSharp: false, offMm: 0 },
       share: shares.round / round.length,
     })),
   ];

@@ -31,8 +31,6 @@ export interface FittedEdge {
   readonly spreadMm: number;
 }
 
-/** A shadow takes so much of the light at the most: what is darker is a stripe of the cloth. */
-const mostTaken = 0.55;
 /** Less of a part than this is left when others are taken from it: it says nothing of its own. */
 const leastOwn = 1e-4;
 
@@ -76,9 +74,10 @@ function product(a: Float64Array, b: Float64Array | null, { seen, start, stride 
 /**
  * How much of what is seen is told by an edge’s parts, each as strong as fits best: by Cholesky’s way of solving for them.
  *
+ * @param mostTaken what a shadow takes at the most, as a share of what lies beyond
  * @returns null where one would be darker than black, or a shadow give light or take more than there is
  */
-function toldBy(parts: readonly Float64Array[], laid: Laid): number | null {
+function toldBy(parts: readonly Float64Array[], mostTaken: number, laid: Laid): number | null {
   const rows: number[][] = [];
   const along: number[] = [];
   let told = 0;
@@ -151,7 +150,7 @@ export function fittedEdge(
       const reach = reachOf(shape.offMm);
       for (let i = -reach; i <= reach; i++) {
         const start = farthest + beyond * (first - i);
-        const by = toldBy(parts, { seen: light, start, stride: perStep * beyond });
+        const by = toldBy(parts, shape.mostTaken, { seen: light, start, stride: perStep * beyond });
         // What can’t be so is as good as one even grey.
         const off = by === null ? about : max(0, all - by);
         const misfit = off / seen.length + noise * noise;
