@@ -43,7 +43,7 @@ const asSharp = 0.25;
  * renderer’s would be told 0.05 (fold) and 0.1 mm (raw edge) too far in; paper throws too much light back.
  */
 const darkLinesMm = [0.07, 0.085, 0.1, 0.115, 0.135, 0.155, 0.18, 0.21];
-const asDarkLine = 0.1;
+const asDarkLine = { fold: 0.1, raw: 0.15 } as const;
 /** No edge lies farther from where the picture turns fastest, mm. */
 export const farthestOffMm = Math.max(...darkLinesMm);
 
@@ -93,10 +93,10 @@ function roundFold(
 /** Of all edges of a kind, how many are sharp, lie in a dark line, and are round. */
 const sharesOf: Readonly<Record<EdgeKind, Readonly<Record<'sharp' | 'dark' | 'round', number>>>> = {
   fold: {
-    ...{ sharp: asSharp, dark: (1 - asSharp) * asDarkLine },
-    round: (1 - asSharp) * (1 - asDarkLine),
+    ...{ sharp: asSharp, dark: (1 - asSharp) * asDarkLine.fold },
+    round: (1 - asSharp) * (1 - asDarkLine.fold),
   },
-  'raw on cloth': { sharp: 1 - asDarkLine, dark: asDarkLine, round: 0 },
+  'raw on cloth': { sharp: 1 - asDarkLine.raw, dark: asDarkLine.raw, round: 0 },
   'raw on paper': { sharp: 1, dark: 0, round: 0 },
 };
 

@@ -168,6 +168,8 @@ test('an edge in a dark line of its own is told in the middle of it, not where t
         expect(Math.abs(offMm)).toBeLessThan(2 * Math.hypot(spreadMm, 0.012));
         offs.told.push(offMm);
       }
+      // No shadow takes more: as a sharp edge what is darker is none at all.
+      if (dark > 0.4) return;
       const asSharp = offOf(raw).offMm;
       expect(asSharp).toBeLessThan(-0.06);
       offs.asSharp.push(asSharp);
