@@ -45,7 +45,7 @@ const asSharp = 0.25;
 const darkLinesMm = [0.07, 0.085, 0.1, 0.115, 0.135, 0.155, 0.18, 0.21];
 const asDarkLine = { fold: 0.1, raw: 0.15 } as const;
 /** No edge lies farther from where the picture turns fastest, mm. */
-export const farthestOffMm = Math.max(...darkLinesMm);
+const farthestOffMm = Math.max(...darkLinesMm);
 
 /** A shadow takes so much of the light at the most, since some comes from all sides; into a crease hardly any falls. */
 const mostThrown = 0.55;
@@ -104,10 +104,11 @@ const sharesOf: Readonly<Record<EdgeKind, Readonly<Record<'sharp' | 'dark' | 'ro
  * What an edge may look like in a picture that is so much blurred: sharp with a shadow or without; in the middle of a dark line;
  * or round, as a fold is.
  *
- * @param endsMm its parts are asked for so far to both sides, mm
+ * @param endsMm its parts are asked for so far to both sides of where the picture turns fastest, mm
  */
 export function edgeShapes(blurMm: number, kind: EdgeKind, endsMm: number): EdgeShape[] {
-  const soft = (at: EdgePart) => blurred(at, blurMm, [-endsMm, endsMm]);
+  const farthestMm = endsMm + farthestOffMm;
+  const soft = (at: EdgePart) => blurred(at, blurMm, [-farthestMm, farthestMm]);
   const ends = { upper: soft((mm) => half(-mm)), lower: soft(half) };
   const shares = sharesOf[kind];
   const shadows = [

@@ -1,4 +1,4 @@
-import { edgeShapes, farthestOffMm, type EdgeKind } from './edge-shapes';
+import { edgeShapes, type EdgeKind } from './edge-shapes';
 import { fittedEdge, type EdgeGuess, type EdgeProfile, type FittedEdge } from './fitted-edge';
 import type { Field } from './flatten';
 import type { FoundSeam } from './find-seam';
@@ -207,7 +207,7 @@ export function fittedLine(
       told,
       toldOfKind: timesOfKind * told,
     };
-    const endsMm = sideMm[under] + reachMm[under] + farthestOffMm + abs(start) * acrossStepMm;
+    const endsMm = sideMm[under] + reachMm[under] + abs(start) * acrossStepMm;
     const guesses = known.blursMm.flatMap((blur): EdgeGuess[] => {
       const shapes = edgeShapes(blur, known.kind, endsMm);
       const there = { beyond: known.beyond, share: asKnown, shapes };

@@ -1,7 +1,10 @@
+import { meanAndSpread } from './mean-and-spread';
 import { middleOf } from './middle';
 
-const { abs, exp, max, min, sqrt } = Math;
+const { abs, exp, hypot, max, min } = Math;
 
+/** Bare cloth spreads so much besides, in log: of a few looks little is known. */
+const leastSpread = 0.5;
 /** What stands out of bare cloth by so many spreads is thread plainly. */
 const plainly = 4;
 /** Where nothing does, thread is taken to stand out by so many. */
@@ -22,9 +25,8 @@ const bell = (x: number, mean: number, spread: number) =>
  * @returns of each place, 0 … 1
  */
 export function likelyShown(logs: readonly number[], bareLogs: readonly number[]): number[] {
-  const mean = bareLogs.reduce((sum, log) => sum + log, 0) / max(1, bareLogs.length);
-  const squares = bareLogs.reduce((sum, log) => sum + (log - mean) ** 2, 0);
-  const spread = sqrt(squares / max(1, bareLogs.length - 1) + 0.25);
+  const { mean, sd } = meanAndSpread(bareLogs);
+  const spread = hypot(sd, leastSpread);
   const plain = logs.filter((log) => log > mean + plainly * spread);
   const shown = plain.length > 0 ? middleOf(plain) : mean + takenFor * spread;
   const strays = max(

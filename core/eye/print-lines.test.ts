@@ -34,8 +34,8 @@ test('the border of a stripe is one of many, whichever it is', () => {
   );
 });
 
-test('so it is where stripes are wide, and others than those beyond the fold, which is hardly seen', () => {
-  // Of each cloth’s borders two lie within three stripes of it.
+test('so it is where stripes are wide, and lie otherwise beyond the fold, which is hardly seen among them', () => {
+  // Three borders of its own cloth lie evenly, the third 16.8 mm away; those of the other lie as they happen to.
   const upper = [0.5, -7.9, -16.3].flatMap(
     (mm) =>
       [
