@@ -85,6 +85,33 @@ test('a stripe beside it draws it nowhere', () => {
   }
 });
 
+test('stripes that run across a fold and meet others there draw it nowhere', () => {
+  for (const shift of [0.2, 0.5, 0.8]) {
+    for (const blurMm of [0.06, 0.12]) {
+      const field = noisy(60, 16, { pxPerMm: 12, noise: 0 });
+      const { width, pxPerMm, values } = field;
+      const seam = seamIn(field);
+      values.forEach((_, i) => {
+        const [x, y] = [(i % width) / pxPerMm, Math.floor(i / width) / pxPerMm];
+        const off = y - seam.middleMm[1] - 1.6;
+        const share = Math.min(1, Math.max(0, off * pxPerMm + 0.5));
+        // Two in five millimetres are lighter; beyond the fold the print goes on somewhere else.
+        const printed = (by: number) => ((x / 5 + by) % 1 < 0.4 ? 0.25 : 0);
+        values[i] = (1 - share) * printed(0) + share * (printed(shift) - 0.2);
+      });
+      const places = zigzagPlaces(seen, seam, 48);
+      drawThread(field, seam, places, { light: 0.6 });
+      const soft = softened(field, blurMm);
+      const strays = noisy(60, 16, { pxPerMm: 12, noise: 0.02, seed: 8 }).values;
+      const even = { ...soft, values: soft.values.map((value, i) => value + strays[i]!) };
+      const thread = threadOf(seen, places);
+      const found = referenceLine(even, seam, thread)!;
+      const line = fittedLine(even, seam, found, thread, known(blurMm));
+      expect(Math.abs(line.acrossMm - 1.6)).toBeLessThan(0.04);
+    }
+  }
+});
+
 test('where no fold is seen, a line is moved no farther than a shadow would move it', () => {
   const { seam, thread } = folded();
   const even = noisy(60, 16, { pxPerMm: 12, noise: 0.04 });

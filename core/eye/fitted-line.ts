@@ -3,8 +3,7 @@ import { fittedEdge, type EdgeGuess, type EdgeProfile, type FittedEdge } from '.
 import type { Field } from './flatten';
 import type { FoundSeam } from './find-seam';
 import { leastOf } from './least';
-import { meanAndSpread } from './mean-and-spread';
-import { middleOf } from './middle';
+import { meanAndSpread, meanWithin } from './mean-and-spread';
 import { isSeenAlong, lookAlong, type LookAt } from './on-seam';
 import type { ReferenceLine } from './reference-line';
 import { isWithin, threadAcross, type ThreadAt } from './thread-across';
@@ -39,6 +38,11 @@ const alongStepMm = 0.2;
 const leastLooks = 20;
 const leastPlaces = 18;
 /**
+ * Of all looks at a distance so many at either end are left out: specks. Not more: of two prints that meet in a blurred edge the
+ * mean is blurred as each of them is, and the middle of all looks, of which stripes have two kinds, is not.
+ */
+const leftOut = 0.04;
+/**
  * Nearer than this two places across tell the same, mm: a yarn of the cloth is as wide, and an edge that none of the shapes has
  * would seem too sure. Paper has no yarns, and what lies near each other is blurred together: so many blurs.
  */
@@ -65,8 +69,8 @@ interface Looked {
   readonly reach: number;
 }
 
-/** The middle one of all looks at each distance across a line, along some places; NaN of too few. */
-function middles(
+/** The mean of all looks at each distance across a line, along some places; NaN of too few. */
+function profileOf(
   { look, isSeen, threadAt, line, reach }: Looked,
   alongs: readonly number[],
 ): Float64Array {
@@ -78,7 +82,9 @@ function middles(
       if (!isWithin(covered, across) && isSeen(along, across)) row.push(look(along, across));
     }
   }
-  return Float64Array.from(looks, (row) => (row.length < leastLooks ? NaN : middleOf(row)));
+  return Float64Array.from(looks, (row) =>
+    row.length < leastLooks ? NaN : meanWithin(row, leftOut),
+  );
 }
 
 /** How far two profiles lie apart where they are most alike, mm. */
@@ -105,7 +111,7 @@ function turned(looked: Looked, alongs: readonly number[]): Looked['line'] {
   const { acrossMm, slope } = looked.line;
   const half = alongs.length >> 1;
   const [one, other] = [alongs.slice(0, half), alongs.slice(half)];
-  const by = shiftBetween(middles(looked, one), middles(looked, other));
+  const by = shiftBetween(profileOf(looked, one), profileOf(looked, other));
   const turn = by / (half * alongStepMm);
   return { acrossMm: acrossMm - turn * (alongs[half] ?? 0), slope: slope + turn };
 }
@@ -183,7 +189,7 @@ export function fittedLine(
   const straight = endsOnPaper ? line : turned(looked, alongs);
   // Every other look by itself: by how much they differ, so much they are off.
   const [evens, odds] = [0, 1].map((k) =>
-    middles(
+    profileOf(
       { ...looked, line: straight },
       alongs.filter((_, i) => i % 2 === k),
     ),

@@ -1,5 +1,6 @@
 import type { Field } from './flatten';
 import type { FoundSeam, Way } from './find-seam';
+import { laidByThread, liesElsewhere } from './laid-by-thread';
 import { referenceLine, threadMm, type ReferenceLine } from './reference-line';
 import { hasBites, isLine, isMeasurable, type Seen } from './seen';
 import { sewnPart } from './sewn-part';
@@ -91,6 +92,15 @@ export function likeliestSight(
       .filter(({ way }) => way.likely >= likelyAfarShare * mostAfar)
       .map(({ one, way }) => sightOf(one, way));
   };
+  /** Followed once more, and again, as long as more of it is found where it itself says that it runs. */
+  const wholeOf = (sight: Sight): Sight => {
+    if (sight.thread.length < 2 * seen.holes.length) return sight;
+    const seam = laidByThread(seen, sight.seam, sight.thread);
+    const halfMm = standing.width / standing.pxPerMm / 2;
+    if (!liesElsewhere(seen, sight.seam, seam, halfMm)) return sight;
+    const relaid = followed(seam);
+    return relaid.thread.length > sight.thread.length ? wholeOf(relaid) : sight;
+  };
   const lines = new Map<Sight, ReferenceLine | null>();
   const lineBeside = (sight: Sight): ReferenceLine | null => {
     const known = lines.get(sight);
@@ -162,8 +172,10 @@ export function likeliestSight(
     (other) => isOther(other, best) && plainOf(other.line) > plainOf(best.line) - surerBy,
   );
   // A straight thread was followed by where it lies; where its holes are is told along it.
-  const sight = straight ? followed(spacedByDips(standing, seen, best.seam, best.thread)) : best;
-  const line = straight && isMeasurable(seen) ? lineBeside(sight) : best.line;
+  const sight = straight
+    ? followed(spacedByDips(standing, seen, best.seam, best.thread))
+    : wholeOf(best);
+  const line = sight !== best && isMeasurable(seen) ? lineBeside(sight) : best.line;
   const isTold = otherLines.length === 0 || !mayBeOther;
   return { ...sight, plain: best.plain, line: isTold ? line : null };
 }

@@ -47,6 +47,33 @@ test('a step from one cloth to another is found to a few hundredths, whatever is
   );
 });
 
+test('the line a thread was led along turns as it does, were another a little plainer', () => {
+  for (const [turned, other] of [
+    [0, 0.03],
+    [0, -0.03],
+    [0.02, -0.01],
+    [-0.02, 0.01],
+  ] as const) {
+    const field = noisy(100, 20, { noise: 0.03 });
+    const seam = seamIn(field);
+    const { width, pxPerMm, values } = field;
+    values.forEach((_, i) => {
+      const along = (i % width) / pxPerMm - seam.middleMm[0];
+      const across = Math.floor(i / width) / pxPerMm - seam.middleMm[1];
+      const step = (at: number) => Math.min(1, Math.max(0, (across - at) * pxPerMm + 0.5));
+      // The other lies nearer as well.
+      values[i]! += 0.3 * step(0.4 + turned * along) + 0.4 * step(-0.2 + other * along);
+    });
+    const places = zigzagPlaces(seen, seam, 92).map(
+      ([along, across]) => [along, across + turned * along] as const,
+    );
+    drawThread(field, seam, places, { light: 0.9 });
+    const found = referenceLine(field, seam, threadOf(seen, places))!;
+    expect(Math.abs(found.slope - turned)).toBeLessThan(0.005);
+    expect(Math.abs(found.acrossMm - 0.4)).toBeLessThan(0.1);
+  }
+});
+
 test('of a drawn line it is the middle, where one may be drawn', () => {
   const { field, seam, thread } = beside({ acrossMm: 0.4, slope: 0 }, { step: 0, line: -0.4 });
   const line = referenceLine(field, seam, thread, { mayBeDrawn: true, besideThreadMm: 0.35 })!;

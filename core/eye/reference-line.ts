@@ -3,6 +3,7 @@ import type { FoundSeam } from './find-seam';
 import { leastOf } from './least';
 import { isSeenAlong, lookAlong, type LookAt } from './on-seam';
 import { middleOf } from './middle';
+import { ranAlong } from './ran-along';
 import { isWithin, threadAcross, type Covered, type ThreadAt } from './thread-across';
 import type { TracedHole } from './trace';
 
@@ -15,7 +16,7 @@ export interface ReferenceLine {
   readonly slope: number;
   /** How far it stands out, in spreads of what any other line would give. */
   readonly score: number;
-  /** How likely it is the one, in log: by how plain it is, and how near to where it should be. */
+  /** How likely it is the one, in log: by how plain it is, how near to where it should be, and how little it turns from the thread. */
   readonly total: number;
   /** How far it may lie otherwise, one spread, mm. */
   readonly spreadMm: number;
@@ -25,6 +26,8 @@ export interface ReferenceLine {
 const reachMm = 3;
 /** Where it usually is, one spread, mm: what a hand is off by, and the guide. */
 const usualMm = 0.7;
+/** And by how much farther at either end, one spread, mm: a line that turns more from the thread is hardly what it was led along. */
+const usualAtEndsMm = 0.5;
 /** Two lines that stand out more than this are both plain: being plainer says little more. */
 const plainEnough = 8;
 const acrossStepMm = 0.05;
@@ -71,6 +74,7 @@ export function referenceLine(
   const off = middleOf(
     thread.map(({ acrossMm, hole }) => acrossMm - seam.turned[1] * hole.acrossMm),
   );
+  const ran = ranAlong(seam, thread);
   const rows = Math.round((2 * reachMm) / acrossStepMm) + 1;
   const columns = Math.max(1, Math.floor((last - first) / alongStepMm));
   const from = off - reachMm;
@@ -135,6 +139,7 @@ export function referenceLine(
       ),
     );
     for (const { slope, all, counts } of sums) {
+      const atEnds = ((slope - ran.slope) * (last - first)) / 2 / usualAtEndsMm;
       for (let row = 0; row < rows; row++) {
         if (counts[row]! < columns / 8) continue;
         const acrossMm = from + row * acrossStepMm;
@@ -142,7 +147,8 @@ export function referenceLine(
         const far = (acrossMm - off) / usualMm;
         const plain = Math.min(plainEnough, score);
         const plainer = Math.log(score / plain);
-        const total = (plain * plain) / 2 + plainEnough * plainer - (far * far) / 2;
+        const total =
+          (plain * plain) / 2 + plainEnough * plainer - (far * far + atEnds * atEnds) / 2;
         if (score >= leastScore && total > (best?.total ?? -Infinity)) {
           best = { acrossMm, slope, score, total, spreadMm: max(0.03, 0.3 / score) };
         }

@@ -2,6 +2,7 @@ import type { FoundSeam } from './find-seam';
 import type { ReferenceLine } from './reference-line';
 import { clearOfEdgeMm } from './seen';
 import { middleOf } from './middle';
+import { ranAlong } from './ran-along';
 import type { TracedHole } from './trace';
 
 /** A line nearer than this to what it was led along, at so many of its stitches, may be its shadow. */
@@ -22,19 +23,10 @@ export function isClearOf(
   return middleOf(away) >= clearOfEdgeMm && inShadow <= mostInShadow * thread.length;
 }
 
-/** A straight seam turned to where its thread really runs, by the least squares of all its holes. */
+/** A straight seam turned to where its thread really runs. */
 export function laidAlong(seam: FoundSeam, thread: readonly TracedHole[]): FoundSeam {
-  const n = Math.max(1, thread.length);
-  const mean = (of: (one: TracedHole) => number) =>
-    thread.reduce((sum, one) => sum + of(one), 0) / n;
-  const [along, off] = [
-    mean(({ alongMm }) => alongMm),
-    mean(({ acrossMm, hole }) => acrossMm - seam.turned[1] * hole.acrossMm),
-  ];
-  const square = mean(({ alongMm }) => (alongMm - along) ** 2);
-  const slope =
-    mean(({ alongMm, acrossMm }) => (alongMm - along) * acrossMm) / Math.max(1e-6, square);
-  return { ...seam, angle: seam.angle + Math.atan(slope), acrossMm: off - slope * along };
+  const { acrossMm, slope } = ranAlong(seam, thread);
+  return { ...seam, angle: seam.angle + Math.atan(slope), acrossMm };
 }
 
 /** The same line of thread with what it was led along on its other side, as far away. */
