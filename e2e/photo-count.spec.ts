@@ -161,6 +161,31 @@ test('both faces: the second is matched with the first bite by bite, and both to
   }
 });
 
+test('a right side whose bites lie twice as far apart as set is asked about, and less sure; at its own length it is not', async ({
+  page,
+  app,
+}) => {
+  const right = file((await capeScrapPhoto('right', { deeperMm: 0.5 })).jpeg);
+  const asks = /Was it sewn with a longer stitch than is set\?/;
+  const first = await counting(page, app);
+  await first.dialog.getByRole('radio', { name: 'Right side, opened out' }).click();
+  await first.input.setInputFiles(right);
+  await expect(first.picture).toBeVisible();
+  await expect(first.dialog.getByText(asks)).toBeHidden();
+  await expect(first.dialog.getByText('Sure to within one.', { exact: true })).toBeVisible();
+  await first.dialog.getByRole('button', { name: 'Close' }).click();
+
+  await page.getByText('Sewn at').first().click();
+  const length = page.getByRole('textbox', { name: /length/i }).first();
+  await length.fill('1.25');
+  await length.press('Enter');
+  await page.getByRole('button', { name: 'Count from a photo' }).click();
+  await first.dialog.getByRole('radio', { name: 'Right side, opened out' }).click();
+  await first.input.setInputFiles(right);
+  await expect(first.dialog.getByText(asks)).toBeVisible();
+  await expect(first.dialog.getByText('Fairly sure to within one.', { exact: true })).toBeVisible();
+});
+
 test('an edge of which nothing is counted: its waves and whiskers are seen, and what is ticked goes with the scrap', async ({
   page,
   app,
@@ -191,7 +216,7 @@ test('of two bites near the bound the least sure is asked about first, and what 
   app,
 }) => {
   const { dialog, input, picture } = await counting(page, app);
-  const { jpeg, bites } = await capeScrapPhoto('wrong', { deeperMm: -0.51 });
+  const { jpeg, bites } = await capeScrapPhoto('wrong', { deeperMm: -0.516 });
   await input.setInputFiles(file(jpeg));
   await expect(dialog.getByText(`Bite 2 of ${bites}, doubtful`)).toBeVisible();
   const dashed = picture.locator('[data-doubtful]');

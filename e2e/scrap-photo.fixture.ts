@@ -53,7 +53,7 @@ export async function capeScrapPhoto(
   const swatch = sewSwatch(set, bitten, fold, 95, 13);
   const flat = drawnScrap(
     swatch,
-    face === 'right' ? shownThreadMm(margin, set, plan, dials, swatch) : null,
+    face === 'right' ? shownThreadMm(margin, set, plan, bitten, swatch) : null,
     {
       ...{ cloth: 0.32, thread: 0.62, weave: 0.12, print: 'checked', shadow: 0.35 },
       ...{ beyond: 'under', beyondSide: 1, seed: 'w', fold: lit ? litFrom(lit) : null },

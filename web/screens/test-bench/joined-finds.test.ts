@@ -1,6 +1,6 @@
 import type { Check } from '../../../core/margin/check';
-import { judged, type Find } from './finds';
-import { joinedFinds, takenFrom } from './joined-finds';
+import { judged, sureOf, type Find } from './finds';
+import { joinedFinds, sureOfTaken, takenFrom } from './joined-finds';
 
 const check: Check = {
   ...{ name: 'bite', source: 'guide', k: 1, loMm: 0.2, hiMm: 1.1, below: 'missed', above: 'shows' },
@@ -101,4 +101,15 @@ test('a fold that the wrong side tells too far in is put right by what shows on 
   const off = joined.finds.map(({ depth }, i) => depth!.depthMm - deep[i]!);
   // Half of what they differ by is taken for the wrong side’s, and half for the right side’s.
   for (const mm of off) expect(Math.abs(mm)).toBeLessThan(0.06);
+});
+
+test('a right side that may be of another length makes the counts less sure, before the wrong side and after it', () => {
+  const shown = sureOf(right, check);
+  expect(sureOfTaken({ right }, null, check, 0.5)).toBeCloseTo(shown / 2, 9);
+  expect(sureOfTaken({ wrong }, null, check, 0.5)).toBe(sureOf(wrong, check));
+  const apart = sureOfTaken({ wrong, right }, null, check, 0.5);
+  expect(apart).toBeCloseTo((sureOf(wrong, check) * shown) / 2, 9);
+  // Where they came together bite by bite it is of the length that the wrong side was found with.
+  const joined = joinedFinds({ wrong, right }, check, hiddenMm)!;
+  expect(sureOfTaken({ wrong, right }, joined, check, 0.5)).toBe(sureOf(joined.finds, check));
 });

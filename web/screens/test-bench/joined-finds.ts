@@ -8,7 +8,16 @@ import {
 import { sureItIsThere } from '../../../core/eye/how-sure';
 import type { Face } from '../../../core/eye/seen-on';
 import type { Check } from '../../../core/margin/check';
-import { asked, countsOf, depthsOf, isSaid, measuredAs, type Find, type KeptDepth } from './finds';
+import {
+  asked,
+  countsOf,
+  depthsOf,
+  isSaid,
+  measuredAs,
+  sureOf,
+  type Find,
+  type KeptDepth,
+} from './finds';
 
 /** What was found on each face of a scrap that was looked at. */
 export type FindsByFace = Readonly<Partial<Record<Face, readonly Find[]>>>;
@@ -93,4 +102,21 @@ export function takenFrom({ wrong, right }: FindsByFace, joined: JoinedFinds | n
   if (!wrong) return { over: shown ?? 0 };
   const { n, short, over } = countsOf(wrong);
   return { n, short, over: Math.min(n - short, shown ?? over), depths: depthsOf(wrong) };
+}
+
+/**
+ * The chance that the counts photos of one face or both come to are right to within one. Where the faces came together
+ * the right side’s row is of the length it was sewn with: bite by bite it lies as on the wrong side.
+ *
+ * @param rightAsSet how likely the right side’s row is of the length that is set
+ */
+export function sureOfTaken(
+  { wrong, right }: FindsByFace,
+  joined: JoinedFinds | null,
+  check: Pick<Check, 'loMm' | 'hiMm'>,
+  rightAsSet: number,
+): number {
+  if (joined) return sureOf(joined.finds, check);
+  const byWrong = wrong ? sureOf(wrong, check) : 1;
+  return right ? byWrong * sureOf(right, check) * rightAsSet : byWrong;
 }

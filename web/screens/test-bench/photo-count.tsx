@@ -14,9 +14,9 @@ import { measuredPhoto } from '../../workers/eye';
 import type { ShownPhoto } from '../../workers/eye-tasks';
 import { ChoosePhoto } from './choose-photo';
 import { edgeTroubles, withTroubles } from './edge-seen';
-import { countsOf, findsOf, settledByAnswers, sureOf, toldByAnswers, type Find } from './finds';
+import { countsOf, findsOf, settledByAnswers, toldByAnswers, type Find } from './finds';
 import { FoundOnPhoto } from './found-on-photo';
-import { joinedFinds, takenFrom, type FindsByFace } from './joined-finds';
+import { joinedFinds, sureOfTaken, takenFrom, type FindsByFace } from './joined-finds';
 import { joinedLights, type JoinedLights } from './joined-lights';
 import { photosWith } from './kept-photos';
 import { LookingAt } from './looking-at';
@@ -28,7 +28,7 @@ import { refusedFor, useLooking } from './use-looking';
 interface PhotoCountProps {
   readonly bench: MarginPart;
   readonly sewn: DialSettings;
-  readonly draft: Pick<ScrapDraft, 'faces' | 'photoId' | 'symptoms'>;
+  readonly draft: Pick<ScrapDraft, 'faces' | 'rightAsSet' | 'photoId' | 'symptoms'>;
   set(patch: Partial<ScrapDraft>): void;
 }
 
@@ -80,7 +80,7 @@ function sideInWords(face: Face, finds: readonly Find[], words: MarginWords): st
 function Counting({
   bench,
   sewn,
-  draft: { faces = {}, photoId, symptoms },
+  draft: { faces = {}, rightAsSet = 1, photoId, symptoms },
   set,
   onDone,
 }: PhotoCountProps & { onDone(): void }) {
@@ -113,12 +113,14 @@ function Counting({
     hidden && seen.wrong && seen.right
       ? joinedFinds({ wrong: seen.wrong, right: seen.right }, judgedBy, hidden.hiddenMm)
       : null;
+  /** Of the photo that was taken now, or of the one before where that was of the right side. */
+  const asSetBy = ({ photo }: Counted) => photo.measured.otherLength?.asSet ?? rightAsSet;
   const take = async (found: Counted, andOther: boolean) => {
     const { file, photo, ticked } = found;
     const seen = { ...faces, [face]: told(found) };
     const atEdge = edgeTroubles(photo.measured.edge, lengths);
     set({
-      ...{ ...takenFrom(seen, together(seen)), faces: seen },
+      ...{ ...takenFrom(seen, together(seen)), faces: seen, rightAsSet: asSetBy(found) },
       symptoms: withTroubles(symptoms, atEdge, ticked),
     });
     const id = await keep(file);
@@ -134,7 +136,6 @@ function Counting({
   if (stage.is === 'found') {
     const { found } = stage;
     const finds = told(found);
-    const { otherLength } = found.photo.measured;
     const seen = { ...faces, [face]: finds };
     const joined = together(seen);
     return (
@@ -146,7 +147,7 @@ function Counting({
         words={margin.words}
         judgedBy={judgedBy}
         used={takenFrom(seen, joined)}
-        sure={sureOf(joined?.finds ?? finds, judgedBy) * (otherLength?.asSet ?? 1)}
+        sure={sureOfTaken(seen, joined, judgedBy, asSetBy(found))}
         other={
           !hidden
             ? 'none'

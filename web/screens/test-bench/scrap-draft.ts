@@ -21,6 +21,8 @@ export interface ScrapDraft {
   readonly depths?: readonly KeptDepth[];
   /** What was found on the faces that were photographed; gone with the depths. */
   readonly faces?: FindsByFace;
+  /** How likely the right side that was photographed is of the length that is set, 0 … 1. */
+  readonly rightAsSet?: number;
   /** Faults of the check that another drift decides, where there is one. */
   readonly also: number | null;
   /** Faults of checks that are counted only when one wants to; by their name. */
@@ -79,7 +81,7 @@ function isDraft(value: unknown): value is ScrapDraft {
     typeof draft.note === 'string' &&
     typeof draft.dialValues === 'object' &&
     draft.dialValues !== null &&
-    [draft.n, draft.short, draft.over, draft.also].every(isCount) &&
+    [draft.n, draft.short, draft.over, draft.also, draft.rightAsSet ?? null].every(isCount) &&
     [draft.beforeMm, draft.afterMm, draft.lockMm].every(isCount) &&
     (draft.corners === null || typeof draft.corners?.n === 'number') &&
     typeof draft.more === 'object' &&
