@@ -2,7 +2,7 @@ import { Impossible, refusal } from '../impossible';
 
 const messages = {
   'no-stitch':
-    'No stitch of this kind is told from the cloth: thread and cloth have the same colour here, or another seam lies in the window. Light it from the side, sew the scrap with another thread, or count by hand.',
+    'No stitch of this kind and length is told from the cloth: thread and cloth have the same colour here, another seam lies in the window, or it was sewn at another length than is set. Light it from the side, set its length, sew the scrap with another thread, or count by hand.',
   'no-edge':
     'No raw edge is seen that ends on the paper: cloth and paper are nearly alike here, or the edge lies outside of the window. Lay it well inside, or count by hand.',
   'too-fine':
