@@ -167,23 +167,23 @@ test('a right side whose bites lie twice as far apart as set is asked about, and
 }) => {
   const right = file((await capeScrapPhoto('right', { deeperMm: 0.5 })).jpeg);
   const asks = /Was it sewn with a longer stitch than is set\?/;
-  const first = await counting(page, app);
-  await first.dialog.getByRole('radio', { name: 'Right side, opened out' }).click();
-  await first.input.setInputFiles(right);
-  await expect(first.picture).toBeVisible();
-  await expect(first.dialog.getByText(asks)).toBeHidden();
-  await expect(first.dialog.getByText('Sure to within one.', { exact: true })).toBeVisible();
-  await first.dialog.getByRole('button', { name: 'Close' }).click();
+  const { dialog, input, picture } = await counting(page, app);
+  await dialog.getByRole('radio', { name: 'Right side, opened out' }).click();
+  await input.setInputFiles(right);
+  await expect(picture).toBeVisible();
+  await expect(dialog.getByText(asks)).toBeHidden();
+  await expect(dialog.getByText('Sure to within one.', { exact: true })).toBeVisible();
+  await dialog.getByRole('button', { name: 'Close' }).click();
 
   await page.getByText('Sewn at').first().click();
   const length = page.getByRole('textbox', { name: /length/i }).first();
   await length.fill('1.25');
   await length.press('Enter');
   await page.getByRole('button', { name: 'Count from a photo' }).click();
-  await first.dialog.getByRole('radio', { name: 'Right side, opened out' }).click();
-  await first.input.setInputFiles(right);
-  await expect(first.dialog.getByText(asks)).toBeVisible();
-  await expect(first.dialog.getByText('Fairly sure to within one.', { exact: true })).toBeVisible();
+  await dialog.getByRole('radio', { name: 'Right side, opened out' }).click();
+  await input.setInputFiles(right);
+  await expect(dialog.getByText(asks)).toBeVisible();
+  await expect(dialog.getByText('Fairly sure to within one.', { exact: true })).toBeVisible();
 });
 
 test('an edge of which nothing is counted: its waves and whiskers are seen, and what is ticked goes with the scrap', async ({

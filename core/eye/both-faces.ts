@@ -1,6 +1,7 @@
 import type { MeasuredDepth } from '../margin/measured-depths';
 import { normalDrift } from '../margin/normal';
 import { windowWidthMm } from './card';
+import { lineThrough } from './line-through';
 import { meanAndSpread } from './mean-and-spread';
 import { middleOf } from './middle';
 import {
@@ -58,13 +59,11 @@ const leastBites = 3;
 
 /** How far each of some places lies along the straight line through all of them, mm from the window’s left. */
 function alongLine(places: readonly PhotoBite[]): number[] {
-  const [xs, ys] = [places.map(({ atMm }) => atMm[0]), places.map(({ atMm }) => atMm[1])];
-  const [x, y] = [meanAndSpread(xs).mean, meanAndSpread(ys).mean];
-  const square = xs.reduce((sum, one) => sum + (one - x) ** 2, 0);
-  const product = xs.reduce((sum, one, i) => sum + (one - x) * (ys[i]! - y), 0);
-  const slope = square > 0 ? product / square : 0;
+  const { atZero, slope } = lineThrough(places.map(({ atMm }) => atMm));
+  const { mean: x } = meanAndSpread(places.map(({ atMm }) => atMm[0]));
+  const y = atZero + slope * x;
   const long = Math.hypot(1, slope);
-  return xs.map((one, i) => x + (one - x + slope * (ys[i]! - y)) / long);
+  return places.map(({ atMm: [one, other] }) => x + (one - x + slope * (other - y)) / long);
 }
 
 /** The log of how likely what the right side shows is for a bite that the wrong side shows so deep. */

@@ -9,6 +9,7 @@ import {
   zigzagPlaces,
 } from './drawn-field.fixture';
 import { foldLight } from '../study/round-fold';
+import type { Field } from './flatten';
 import { fittedLine, type KnownLine } from './fitted-line';
 import { referenceLine } from './reference-line';
 
@@ -24,6 +25,13 @@ const known = (blurMm = 0.1, more: Partial<KnownLine> = {}): KnownLine => ({
   besideThreadMm: 0.2 + 3 * blurMm,
   ...more,
 });
+
+/** A field as a camera sees it, out of focus by so much and noisy. */
+function photographed(field: Field, blurMm: number, noise: number, seed: number): Field {
+  const soft = softened(field, blurMm);
+  const strays = noisy(60, 16, { pxPerMm: 12, noise, seed }).values;
+  return { ...soft, values: soft.values.map((value, i) => value + strays[i]!) };
+}
 
 /** A fold whose shadow begins at a line and fades, beyond it another cloth; a zigzag beside it. */
 function folded({ acrossMm = 1.6, slope = 0, blurMm = 0.1, other = 0 } = {}) {
@@ -43,9 +51,7 @@ function folded({ acrossMm = 1.6, slope = 0, blurMm = 0.1, other = 0 } = {}) {
   }
   const places = zigzagPlaces(seen, seam, 48);
   drawThread(field, seam, places, { light: 0.6 });
-  const soft = softened(field, blurMm);
-  const strays = noisy(60, 16, { pxPerMm: 12, noise: 0.04, seed: 8 }).values;
-  const even = { ...soft, values: soft.values.map((value, i) => value + strays[i]!) };
+  const even = photographed(field, blurMm, 0.04, 8);
   return { even, seam, thread: threadOf(seen, places) };
 }
 
@@ -101,9 +107,7 @@ test('stripes that run across a fold and meet others there draw it nowhere', () 
       });
       const places = zigzagPlaces(seen, seam, 48);
       drawThread(field, seam, places, { light: 0.6 });
-      const soft = softened(field, blurMm);
-      const strays = noisy(60, 16, { pxPerMm: 12, noise: 0.02, seed: 8 }).values;
-      const even = { ...soft, values: soft.values.map((value, i) => value + strays[i]!) };
+      const even = photographed(field, blurMm, 0.02, 8);
       const thread = threadOf(seen, places);
       const found = referenceLine(even, seam, thread)!;
       const line = fittedLine(even, seam, found, thread, known(blurMm));
@@ -139,9 +143,7 @@ test('a raw edge is not where the shadow ends that its cloth throws on the paper
           const share = Math.min(1, Math.max(0, beyond * pxPerMm + 0.5));
           values[i] = cloth + share * (paper - cloth);
         });
-        const soft = softened(field, 0.1);
-        const strays = noisy(60, 16, { pxPerMm: 12, noise: 0.02, seed: 5 }).values;
-        const greys = { ...soft, values: soft.values.map((value, i) => value + strays[i]!) };
+        const greys = photographed(field, 0.1, 0.02, 5);
         const thread = threadOf(seen, zigzagPlaces(seen, seam, 48));
         // The shadow’s end turns as fast as the cloth’s.
         const line = { acrossMm: edgeMm + thrownMm, slope: 0, score: 20, total: 9, spreadMm: 0.03 };

@@ -1,4 +1,5 @@
 import type { FoundSeam } from './find-seam';
+import { lineThrough } from './line-through';
 import type { Seen } from './seen';
 import { ranAlong } from './ran-along';
 import { alongWander, type TracedHole } from './trace';
@@ -15,19 +16,17 @@ export function laidByThread(
   thread: readonly TracedHole[],
 ): FoundSeam {
   const { acrossMm, slope } = ranAlong(seam, thread);
-  const mean = (of: (one: TracedHole) => number) =>
-    thread.reduce((sum, one) => sum + of(one), 0) / thread.length;
-  /** How many repeats from the first a hole is. */
-  const gone = ({ hole, repeat }: TracedHole) => repeat + hole.alongMm / seen.repeatMm;
-  // Turned by as much as the thread runs across, what lies off the seam’s own line moves along.
-  const along = ({ alongMm, acrossMm: off }: TracedHole) => alongMm + slope * off;
-  const [repeats, at] = [mean(gone), mean(along)];
-  const square = mean((one) => (gone(one) - repeats) ** 2);
-  const each = mean((one) => (gone(one) - repeats) * along(one)) / Math.max(1e-9, square);
+  // Of each hole how many repeats it is from the first; turned by as much as the thread runs across, what lies off the seam’s own line moves along.
+  const { atZero, slope: each } = lineThrough(
+    thread.map(({ hole, repeat, alongMm, acrossMm: off }) => [
+      repeat + hole.alongMm / seen.repeatMm,
+      alongMm + slope * off,
+    ]),
+  );
   return {
     ...seam,
     ...{ angle: seam.angle + Math.atan(slope), acrossMm },
-    ...{ alongMm: at - each * repeats, repeatMm: Math.abs(each) },
+    ...{ alongMm: atZero, repeatMm: Math.abs(each) },
   };
 }
 

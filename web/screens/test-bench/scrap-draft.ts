@@ -21,7 +21,7 @@ export interface ScrapDraft {
   readonly depths?: readonly KeptDepth[];
   /** What was found on the faces that were photographed; gone with the depths. */
   readonly faces?: FindsByFace;
-  /** How likely the right side that was photographed is of the length that is set, 0 … 1. */
+  /** How likely the right side among them is of the length that is set, 0 … 1. */
   readonly rightAsSet?: number;
   /** Faults of the check that another drift decides, where there is one. */
   readonly also: number | null;

@@ -109,7 +109,7 @@ export function ScrapForm({ bench }: { bench: Bench }) {
           draft={draft}
           tried={tried && !onlyLooked}
           // Counted otherwise than it was measured: then the count stands.
-          set={(patch) => setDraft({ ...patch, depths: [], faces: {}, rightAsSet: 1 })}
+          set={(patch) => setDraft({ ...patch, depths: [], faces: {} })}
         />
       )}
       {cornered && <CornersFields draft={draft} set={setDraft} />}
