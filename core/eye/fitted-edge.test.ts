@@ -4,6 +4,7 @@ import { rootMeanSquare } from '../study/true-stitch';
 import { evenDraws } from '../swatch/draw';
 import { edgeShapes, type EdgeShape } from './edge-shapes';
 import { fittedEdge, type EdgeGuess, type EdgeProfile } from './fitted-edge';
+import type { TwoCloths } from './two-cloths';
 
 // Half of it is a whole number of hundredths, in which blurred parts are tabled.
 const stepMm = 0.04;
@@ -234,4 +235,58 @@ test('an edge whose shadow a window throws, ever less dark up to its end, is tol
   );
   // Were there none of these shapes, 0.006 mm.
   expect(rootMeanSquare(offs)).toBeLessThan(0.004);
+});
+
+describe('an edge at which two cloths meet', () => {
+  const placesMm = Array.from({ length: 23 }, (_, i) => (i - 11) * stepMm);
+  /** Two cloths that say where as much of one is shown as of the other, so exactly, in log. */
+  const meetAt = (mm: number, exactly: number): TwoCloths => ({
+    placesMm,
+    asOne: 0,
+    likely: (before, after) =>
+      -exactly * placesMm.reduce((sum, at) => sum + (at < mm ? after(at) : before(at)), 0),
+  });
+
+  test('lies where it did when they tell nothing', () => {
+    fc.assert(
+      fc.property(edges, ({ strengths, at, which, seed }) => {
+        const profile = profileOf(shapes[which]!, strengths, at, { seed });
+        const [without, by] = [null, meetAt(0, 0)].map((cloths) =>
+          fittedEdge({ ...profile, cloths }, [known], 0.2),
+        );
+        expect(by!.atMm).toBeCloseTo(without!.atMm, 4);
+        expect(by!.spreadMm).toBeCloseTo(without!.spreadMm, 4);
+      }),
+      { numRuns: 20 },
+    );
+  });
+
+  test('lies where they meet, where its shadow leaves it open', () => {
+    const offs: Record<'by' | 'without', number[]> = { by: [], without: [] };
+    const round = shapes.filter(({ isSharp, shadow }) => !isSharp && !shadow);
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: round.length - 1 }),
+        upTo(-0.06, 0.06),
+        fc.constantFrom<1 | -1>(1, -1),
+        (which, at, beyond) => {
+          const strengths = { upper: 1, lower: 0.9, shadow: 0 };
+          const profile = profileOf(round[which]!, strengths, at, { beyond, noise: 0.012 });
+          const guesses = [{ ...known, beyond }];
+          const offOf = (cloths: TwoCloths | null) =>
+            fittedEdge({ ...profile, cloths }, guesses, 0.2).atMm - at;
+          offs.by.push(offOf({ ...meetAt(at, 40), asOne: -200 }));
+          offs.without.push(offOf(null));
+        },
+      ),
+      { numRuns: 60 },
+    );
+    expect(rootMeanSquare(offs.by)).toBeLessThan(0.6 * rootMeanSquare(offs.without));
+  });
+
+  test('stays where it is when they would have it where the picture shows none', () => {
+    const profile = profileOf(shapes[0]!, { upper: 1, lower: 0.6, shadow: 0 }, 0);
+    const { atMm } = fittedEdge({ ...profile, cloths: meetAt(0.3, 1000) }, [known], 0.2);
+    expect(Math.abs(atMm)).toBeLessThan(0.03);
+  });
 });

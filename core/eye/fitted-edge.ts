@@ -1,4 +1,6 @@
 import type { EdgePart, EdgeShape } from './edge-shapes';
+import { toldByCloths, type Tried, type Weighed } from './told-by-cloths';
+import type { TwoCloths } from './two-cloths';
 
 const { abs, exp, log, max, round, sqrt } = Math;
 
@@ -16,6 +18,8 @@ export interface EdgeProfile {
   readonly told: number;
   /** So many about whether it is sharp. */
   readonly toldOfKind: number;
+  /** What the cloths on its two sides tell that meet there, where they do. */
+  readonly cloths?: TwoCloths | null;
 }
 
 /** How an edge may lie: what lies beyond it is on which side, in how many of as many, and what it may look like. */
@@ -36,13 +40,6 @@ const leastOwn = 1e-4;
 
 /** It is tried at every place that is looked at, and at so many from there to the next. */
 const perStep = 2;
-
-/** A place that was tried, and how well an edge there fits what is seen, in log, were all of it told at one place. */
-interface Tried {
-  readonly atMm: number;
-  readonly fits: number;
-  readonly share: number;
-}
 
 /** How likely all together are, in log, by so many places. */
 function evidence(tried: readonly Tried[], told: number): number {
@@ -77,7 +74,11 @@ function product(a: Float64Array, b: Float64Array | null, { seen, start, stride 
  * @param mostTaken what a shadow takes at the most, as a share of what lies beyond
  * @returns null where one would be darker than black, or a shadow give light or take more than there is
  */
-function toldBy(parts: readonly Float64Array[], mostTaken: number, laid: Laid): number | null {
+function toldBy(
+  parts: readonly Float64Array[],
+  mostTaken: number,
+  laid: Laid,
+): { readonly told: number; readonly shadowShare: number } | null {
   const rows: number[][] = [];
   const along: number[] = [];
   let told = 0;
@@ -108,7 +109,7 @@ function toldBy(parts: readonly Float64Array[], mostTaken: number, laid: Laid): 
   }
   const [upper = 0, lower = 0, shadow = 0] = strengths;
   const isLight = upper > 0 && lower > 0 && shadow <= 0 && -shadow <= mostTaken * lower;
-  return isLight ? told : null;
+  return isLight ? { told, shadowShare: shadow / lower } : null;
 }
 
 /**
@@ -121,7 +122,7 @@ function toldBy(parts: readonly Float64Array[], mostTaken: number, laid: Laid): 
  * @param reachMm where the picture turns fastest lies within so much of 0
  */
 export function fittedEdge(
-  { fromMm, stepMm, seen, noise, told, toldOfKind, black }: EdgeProfile,
+  { fromMm, stepMm, seen, noise, told, toldOfKind, black, cloths }: EdgeProfile,
   guesses: readonly EdgeGuess[],
   reachMm: number,
 ): FittedEdge {
@@ -152,9 +153,15 @@ export function fittedEdge(
         const start = farthest + beyond * (first - i);
         const by = toldBy(parts, shape.mostTaken, { seen: light, start, stride: perStep * beyond });
         // What can’t be so is as good as one even grey.
-        const off = by === null ? about : max(0, all - by);
+        const off = by === null ? about : max(0, all - by.told);
         const misfit = off / seen.length + noise * noise;
-        const one = { atMm: i * triedMm, fits: -log(misfit) / 2, share: share * shape.share };
+        const one = {
+          atMm: i * triedMm,
+          fits: -log(misfit) / 2,
+          share: share * shape.share,
+          beyond,
+          shape,
+        };
         (shape.isSharp ? sharp : soft).push(one);
       }
     }
@@ -167,14 +174,26 @@ export function fittedEdge(
       where: evidence(tried, told),
     }));
   const likeliest = kinds.reduce((most, { kind }) => max(most, kind), -Infinity);
+  const weighed = kinds.flatMap(({ tried, kind, where }) =>
+    tried.map((one): Weighed => {
+      const weight = one.share * exp(told * one.fits - where + kind - likeliest);
+      return { ...one, weight };
+    }),
+  );
+  /** How much of what lies beyond the shadow of one takes, as a share of it, 0 or less. */
+  const shadowOf = ({ atMm, beyond, shape }: Tried): number => {
+    const { upper, lower, shadow } = shape;
+    if (!shadow) return 0;
+    const start = farthest + beyond * (first - round(atMm / triedMm));
+    const laid = { seen: light, start, stride: perStep * beyond };
+    const by = toldBy([upper, lower, shadow].map(tableOf), shape.mostTaken, laid);
+    return by ? by.shadowShare : 0;
+  };
   let [weight, sum, squares] = [0, 0, 0];
-  for (const { tried, kind, where } of kinds) {
-    for (const { atMm, fits, share } of tried) {
-      const w = share * exp(told * fits - where + kind - likeliest);
-      weight += w;
-      sum += w * atMm;
-      squares += w * atMm * atMm;
-    }
+  for (const { atMm, weight: w } of cloths ? toldByCloths(weighed, cloths, shadowOf) : weighed) {
+    weight += w;
+    sum += w * atMm;
+    squares += w * atMm * atMm;
   }
   const mean = sum / weight;
   return { atMm: mean, spreadMm: sqrt(max(0, squares / weight - mean * mean)) };

@@ -1,12 +1,13 @@
+import { clothsBeside, type LookedAlong } from './cloths-beside';
 import { edgeShapes, type EdgeKind } from './edge-shapes';
 import { fittedEdge, type EdgeGuess, type EdgeProfile, type FittedEdge } from './fitted-edge';
 import type { Field } from './flatten';
 import type { FoundSeam } from './find-seam';
 import { leastOf } from './least';
 import { meanAndSpread, meanWithin } from './mean-and-spread';
-import { isSeenAlong, lookAlong, type LookAt } from './on-seam';
+import { isSeenAlong, lookAlong } from './on-seam';
 import type { ReferenceLine } from './reference-line';
-import { isWithin, threadAcross, type ThreadAt } from './thread-across';
+import { isWithin, threadAcross } from './thread-across';
 import type { TracedHole } from './trace';
 
 const { abs, hypot, max, min, round, sqrt } = Math;
@@ -60,12 +61,8 @@ const timesNearer = 2;
 /** What rectifying and a line that is not quite straight leave open, mm; on paper what a shadow may look like besides. */
 const leftOpenMm = { cloth: 0.012, paper: 0.03 } as const;
 
-/** Something looked at along a stretch of a line, but where thread covers it. */
-interface Looked {
-  readonly look: LookAt;
-  readonly isSeen: (along: number, across: number) => boolean;
-  readonly threadAt: ThreadAt;
-  readonly line: Pick<ReferenceLine, 'acrossMm' | 'slope'>;
+/** A line that is looked at, and so many steps to either side of it. */
+interface Looked extends LookedAlong {
   readonly reach: number;
 }
 
@@ -194,6 +191,14 @@ export function fittedLine(
       alongs.filter((_, i) => i % 2 === k),
     ),
   ) as [Float64Array, Float64Array];
+  /** The cloths that meet so far from where the line was found, mm. */
+  const clothsAt = (mm: number) =>
+    clothsBeside(
+      { ...looked, line: { ...straight, acrossMm: straight.acrossMm + mm } },
+      [first, last],
+      acrossStepMm,
+      known.black,
+    );
   /** Where it lies by so much of the upper cloth, and of what is beyond all there is; null where that is too little. */
   const fittedBy = (upperMm: number): FittedEdge | null => {
     const inside = round(upperMm / acrossStepMm);
@@ -212,6 +217,7 @@ export function fittedLine(
       black: known.black,
       told,
       toldOfKind: timesOfKind * told,
+      cloths: known.kind === 'fold' ? clothsAt(start * acrossStepMm) : null,
     };
     const endsMm = sideMm[under] + reachMm[under] + abs(start) * acrossStepMm;
     const guesses = known.blursMm.flatMap((blur): EdgeGuess[] => {
