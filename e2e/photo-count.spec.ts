@@ -165,7 +165,7 @@ test('a right side whose bites lie twice as far apart as set is asked about, and
   page,
   app,
 }) => {
-  const right = file((await capeScrapPhoto('right', { deeperMm: 0.5 })).jpeg);
+  const right = file((await capeScrapPhoto('right', { deeperMm: 0.65 })).jpeg);
   const asks = /Was it sewn with a longer stitch than is set\?/;
   const { dialog, input, picture } = await counting(page, app);
   await dialog.getByRole('radio', { name: 'Right side, opened out' }).click();
