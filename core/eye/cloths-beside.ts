@@ -1,7 +1,7 @@
 import type { LookAt } from './on-seam';
 import type { ReferenceLine } from './reference-line';
 import { isWithin, type ThreadAt } from './thread-across';
-import { leastLooks, twoCloths, type TwoCloths } from './two-cloths';
+import { twoCloths, type TwoCloths } from './two-cloths';
 
 /** Something looked at along a line, but where thread covers it. */
 export interface LookedAlong {
@@ -42,7 +42,8 @@ export function clothsBeside(
       );
       if (isBare) looks.push(Float64Array.from(steps, (mm) => look(along, middle + mm) - black));
     }
-    if (looks.length >= leastLooks) return twoCloths(looks, acrossStepMm);
+    const cloths = twoCloths(looks, acrossStepMm);
+    if (cloths) return cloths;
   }
   return null;
 }

@@ -3,7 +3,7 @@ import { threadCover, type ThreadCover, type ThreadLook } from './thread-look';
 
 /**
  * Looks a thread may have. Of three widths and three ways to end, as far from each other as they were, the nearest put all bites
- * of a photo 0.012 mm too deep or too shallow (the middle of 69 photos, 0.018 one spread); of these it is 0.006 and 0.01.
+ * of a photo 0.012 mm too deep or too shallow (the middle of 69 photos, 0.018 one spread); of these it is 0.007 and 0.013.
  */
 const halvesMm = [0.1, 0.11, 0.12, 0.13, 0.14, 0.15, 0.165, 0.18, 0.2, 0.22, 0.25];
 const blursMm = [0.05, 0.065, 0.08, 0.1, 0.12, 0.145, 0.17, 0.2];

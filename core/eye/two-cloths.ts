@@ -1,3 +1,5 @@
+import { meanAndSpread } from './mean-and-spread';
+
 const { abs, log, max, min, round, sqrt } = Math;
 
 /** So much of either side is looked at, from where the edge may lie to there, mm: one cloth alone. */
@@ -15,12 +17,12 @@ const toldShare = 0.5;
 /** Looks repeat each other over so many at the most. */
 const mostRepeated = 120;
 /** Of fewer looks along nothing is told. */
-export const leastLooks = 60;
+const leastLooks = 60;
+/** Where hardly anything is shown, so much of the most is, as a share: no camera tells nothing. */
+const leastShown = 1e-3;
 
 /** What is seen on both sides of an edge, as far as it changes along it. */
 export interface TwoCloths {
-  /** Where is asked how much of either is shown, mm. */
-  readonly placesMm: readonly number[];
   /**
    * How likely what is seen is, in log.
    *
@@ -67,9 +69,6 @@ function ownLooks(rows: readonly Float64Array[], sds: Float64Array): number {
   }
   return n / (1 + 2 * repeated);
 }
-
-/** Where hardly anything is shown, so much of the most is, as a share: no camera tells nothing. */
-const leastShown = 1e-3;
 
 /** A square of numbers, row by row. */
 type Square = Float64Array[];
@@ -173,18 +172,15 @@ export function twoCloths(looks: readonly Float64Array[], stepMm: number): TwoCl
   /** How alike places are that show one cloth, and what they have in common on two. */
   const parted = (of: readonly number[]) => {
     const by = likeness(alike, of);
-    const own = by.map((value, k) => (k < shared ? min(by[shared]!, by[0]!) : value));
-    for (let k = 0; k < shared; k++) own[k] = max(0, own[k]!);
+    const least = max(0, min(by[shared]!, by[0]!));
+    const own = by.map((value, k) => (k < shared ? least : value));
     return { by, own, common: by.map((value, k) => max(0, value - own[k]!)) };
   };
   const [before, after] = [parted(alone[0]), parted(alone[1])];
-  const meanOf = (values: readonly number[]) =>
-    values.reduce((sum, value) => sum + value, 0) / values.length;
-  const between = meanOf(alone[0].flatMap((a) => alone[1].map((b) => alike[a]![b]!)));
-  const [strongBefore, strongAfter] = alone.map((of) => meanOf(of.map((k) => sds[k]!))) as [
-    number,
-    number,
-  ];
+  const between = meanAndSpread(alone[0].flatMap((a) => alone[1].map((b) => alike[a]![b]!))).mean;
+  const [strongBefore, strongAfter] = alone.map(
+    (of) => meanAndSpread(of.map((k) => sds[k]!)).mean,
+  ) as [number, number];
   const telling = indices.filter((k) => abs(k - middle) * stepMm <= tellingMm + 1e-9);
   const placesMm = telling.map((k) => (k - middle) * stepMm);
   const seen = evened(telling.map((a) => Float64Array.from(telling, (b) => alike[a]![b]!)));
@@ -193,10 +189,9 @@ export function twoCloths(looks: readonly Float64Array[], stepMm: number): TwoCl
   const square = (of: (i: number, j: number, apart: number) => number): Square =>
     telling.map((a, i) => Float64Array.from(telling, (b, j) => of(i, j, abs(a - b))));
   return {
-    placesMm,
     likely: (shownBefore, shownAfter) => {
       const strong = (shown: ShownAt, strength: number, mm: number) =>
-        placesMm.map((place) => (shown(place) * strength) / max(1e-3, shown(mm)));
+        placesMm.map((place) => (shown(place) * strength) / max(leastShown, shown(mm)));
       const a = strong(shownBefore, strongBefore, -plainMm);
       const b = strong(shownAfter, strongAfter, plainMm);
       return (
