@@ -4,13 +4,21 @@ export interface StraightLine {
   readonly slope: number;
 }
 
+/**
+ * Places no further apart than this share of how far they are from 0 don’t differ: nearer to one
+ * another, rounding is all that their difference tells. A share, so that the line is the same
+ * whatever the unit.
+ */
+const ONE_PLACE = 1e-9;
+
 /** The line through some places, by least squares; level where they don’t differ. Source: Gauss. */
 export function lineThrough(
   places: readonly (readonly [at: number, value: number])[],
 ): StraightLine {
   const n = Math.max(1, places.length);
-  let [at, value] = [0, 0];
+  let [at, value, far] = [0, 0, 0];
   for (const [x, y] of places) {
+    far = Math.max(far, Math.abs(x));
     at += x / n;
     value += y / n;
   }
@@ -19,6 +27,6 @@ export function lineThrough(
     square += (x - at) ** 2;
     product += (x - at) * (y - value);
   }
-  const slope = square > 1e-9 ? product / square : 0;
+  const slope = square > n * (ONE_PLACE * far) ** 2 ? product / square : 0;
   return { atZero: value - slope * at, slope };
 }
