@@ -1,4 +1,5 @@
 import { blurred } from './blurred';
+import { greyOf, lightOf, type Blurs } from './grey-of-light';
 
 const { exp, max, sqrt } = Math;
 
@@ -47,9 +48,13 @@ const asDarkLine = { fold: 0.1, raw: 0.15 } as const;
 /** No edge lies farther from where the picture turns fastest, mm. */
 const farthestOffMm = Math.max(...darkLinesMm);
 
-/** A shadow takes so much of the light at the most, since some comes from all sides; into a crease hardly any falls. */
+/** A shadow takes so much of a grey at the most, since some light comes from all sides; into a crease hardly any falls. */
 const mostThrown = 0.55;
 const mostInCrease = 0.85;
+
+/** What takes so much of a grey takes more of its light. */
+const takenOf = (ofGrey: number, blurs: Blurs) =>
+  blurs === 'greys' ? ofGrey : 1 - lightOf(1 - ofGrey);
 
 /** A fold is round so far in from its edge, mm. */
 const roundsMm = [0.16, 0.26, 0.38];
@@ -64,9 +69,6 @@ const ambients = [0.45, 0.65];
 const hidden = 0.5;
 /** A lamp’s shadow ends softly over such a share of its length. */
 const softShare = 0.3;
-/** Greys of a picture grow slower than light. Source: the exponent of sRGB, about. */
-const encoded = 1 / 2.2;
-
 const half = (mm: number) => (mm > 0 ? 1 : mm < 0 ? 0 : 0.5);
 
 /** A fold as the quarter of a pipe under a lamp. Source: Lambert’s law. */
@@ -74,18 +76,22 @@ function roundFold(
   roundMm: number,
   slope: number,
   ambient: number,
+  blurs: Blurs,
 ): Pick<EdgeShape, 'upper' | 'lower'> {
-  const grey = (lit: number, open = 1) => (ambient * open + (1 - ambient) * lit) ** encoded;
+  const shown = (lit: number, open = 1) => {
+    const light = ambient * open + (1 - ambient) * lit;
+    return blurs === 'light' ? light : greyOf(light);
+  };
   const thrown = max(0, -2 * roundMm * slope);
   return {
     upper: (mm) => {
       const bent = max(0, 1 + mm / roundMm);
-      return mm > 0 ? 0 : half(-mm) * grey(max(0, sqrt(1 - bent * bent) + slope * bent));
+      return mm > 0 ? 0 : half(-mm) * shown(max(0, sqrt(1 - bent * bent) + slope * bent));
     },
     lower: (mm) => {
       const lit = thrown === 0 ? 1 : 0.5 + (mm / thrown - 1) / softShare;
       const open = 1 - hidden * exp(-max(0, mm) / roundMm);
-      return mm < 0 ? 0 : half(mm) * grey(max(0, Math.min(1, lit)), open);
+      return mm < 0 ? 0 : half(mm) * shown(max(0, Math.min(1, lit)), open);
     },
   };
 }
@@ -105,8 +111,14 @@ const sharesOf: Readonly<Record<EdgeKind, Readonly<Record<'sharp' | 'dark' | 'ro
  * or round, as a fold is.
  *
  * @param endsMm its parts are asked for so far to both sides of where the picture turns fastest, mm
+ * @param blurs what is blurred, and what its parts are shares of
  */
-export function edgeShapes(blurMm: number, kind: EdgeKind, endsMm: number): EdgeShape[] {
+export function edgeShapes(
+  blurMm: number,
+  kind: EdgeKind,
+  endsMm: number,
+  blurs: Blurs = 'greys',
+): EdgeShape[] {
   const farthestMm = endsMm + farthestOffMm;
   const soft = (at: EdgePart) => blurred(at, blurMm, [-farthestMm, farthestMm]);
   const ends = { upper: soft((mm) => half(-mm)), lower: soft(half) };
@@ -120,14 +132,20 @@ export function edgeShapes(blurMm: number, kind: EdgeKind, endsMm: number): Edge
     ),
   ];
   const sharp = shadows.map((shadow): EdgeShape => ({
-    ...{ ...ends, shadow, mostTaken: mostThrown, isSharp: true, offMm: 0 },
+    ...{ ...ends, shadow, mostTaken: takenOf(mostThrown, blurs), isSharp: true, offMm: 0 },
     share: shares.sharp / shadows.length,
   }));
   if (shares.dark === 0) return sharp;
   const dark = darkLinesMm.map((spreadMm): EdgeShape => {
     const shadow = soft((mm) => exp(-((mm / spreadMm) ** 2) / 2));
     return {
-      ...{ ...ends, shadow, mostTaken: mostInCrease, isSharp: false, offMm: spreadMm },
+      ...{
+        ...ends,
+        shadow,
+        mostTaken: takenOf(mostInCrease, blurs),
+        isSharp: false,
+        offMm: spreadMm,
+      },
       share: shares.dark / darkLinesMm.length,
     };
   });
@@ -135,7 +153,7 @@ export function edgeShapes(blurMm: number, kind: EdgeKind, endsMm: number): Edge
   const round = roundsMm.flatMap((mm) =>
     [...roundThrownMm.map((thrown) => -thrown / (2 * mm)), ...fromBeyond]
       .filter((slope) => slope > flattest)
-      .flatMap((slope) => ambients.map((ambient) => roundFold(mm, slope, ambient))),
+      .flatMap((slope) => ambients.map((ambient) => roundFold(mm, slope, ambient, blurs))),
   );
   return [
     ...sharp,

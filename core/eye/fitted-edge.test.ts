@@ -4,6 +4,7 @@ import { rootMeanSquare } from '../study/true-stitch';
 import { evenDraws } from '../swatch/draw';
 import { edgeShapes, type EdgeShape } from './edge-shapes';
 import { fittedEdge, type EdgeGuess, type EdgeProfile } from './fitted-edge';
+import { greyOf, lightOf, type Blurs } from './grey-of-light';
 import type { TwoCloths } from './two-cloths';
 
 // Half of it is a whole number of hundredths, in which blurred parts are tabled.
@@ -61,9 +62,18 @@ const dot = (a: ArrayLike<number>, b: ArrayLike<number>) =>
  * The same by brute force: every shape at every place by itself, what it leaves looked at place by place; then how likely an edge
  * is sharp or not, and where either lies.
  */
-function byForce({ fromMm, seen, noise, told, toldOfKind, black }: EdgeProfile, reachMm: number) {
-  const light = seen.map((value) => value - black);
-  const even = light.reduce((sum, value) => sum + value, 0) / light.length;
+function byForce(
+  { fromMm, seen, noise, told, toldOfKind, black }: EdgeProfile,
+  reachMm: number,
+  blurs: Blurs = 'greys',
+) {
+  const isLight = blurs === 'light';
+  const shapes = edgeShapes(0.1, 'fold', endsMm, blurs);
+  const light = seen.map((value) => (isLight ? (value - black) ** 2.2 : value - black));
+  // What light is off by counts as much as it would in greys: their slope there.
+  const slopes = light.map((value) => (isLight ? value ** (1 / 2.2 - 1) / 2.2 : 1));
+  const weights = slopes.map((slope) => slope * slope);
+  const even = dot(weights, light) / weights.reduce((sum, weight) => sum + weight, 0);
   const found: { at: number; off: number; share: number; isSharp: boolean }[] = [];
   for (const { upper, lower, shadow, share, isSharp, offMm, mostTaken } of shapes) {
     const reach = Math.round((reachMm + offMm) / 0.02);
@@ -73,12 +83,15 @@ function byForce({ fromMm, seen, noise, told, toldOfKind, black }: EdgeProfile, 
         part ? [Array.from(light, (_, j) => part(fromMm + j * stepMm - at))] : [],
       );
       const [a, b, c = 0] = solved(
-        values.map((one) => [...values.map((other) => dot(one, other)), dot(one, light)]),
+        values.map((one) => {
+          const counted = one.map((value, j) => weights[j]! * value);
+          return [...values.map((other) => dot(counted, other)), dot(counted, light)];
+        }),
       ) as [number, number, number?];
       const isSo = a > 0 && b > 0 && c <= 0 && -c <= mostTaken * b;
       const off = light.reduce((sum, value, j) => {
         const shown = a * values[0]![j]! + b * values[1]![j]! + c * (values[2]?.[j] ?? 0);
-        return sum + (value - (isSo ? shown : even)) ** 2;
+        return sum + weights[j]! * (value - (isSo ? shown : even)) ** 2;
       }, 0);
       found.push({ at, off: off / light.length + noise ** 2, share, isSharp });
     }
@@ -125,13 +138,54 @@ test('it tells the same as every shape held against what is seen by itself', () 
   fc.assert(
     fc.property(edges, ({ strengths, at, which, seed }) => {
       const profile = profileOf(shapes[which]!, strengths, at, { seed, noise: 0.01 });
-      const { atMm, spreadMm } = fittedEdge(profile, [known], 0.16);
-      const slow = byForce(profile, 0.16);
-      expect(atMm).toBeCloseTo(slow.mean, 6);
-      expect(spreadMm).toBeCloseTo(slow.spread, 6);
+      for (const blurs of ['greys', 'light'] as const) {
+        const guess = { ...known, blurs, shapes: edgeShapes(0.1, 'fold', endsMm, blurs) };
+        const { atMm, spreadMm } = fittedEdge(profile, [guess], 0.16);
+        const slow = byForce(profile, 0.16, blurs);
+        expect(atMm).toBeCloseTo(slow.mean, 6);
+        expect(spreadMm).toBeCloseTo(slow.spread, 6);
+      }
     }),
     { numRuns: 12 },
   );
+});
+
+test('where dark cloth meets light paper it matters what was blurred, and either may have been', () => {
+  const offs: Record<'greys' | 'light' | 'both', number[]> = { greys: [], light: [], both: [] };
+  const guess = (blurs: Blurs): EdgeGuess => ({
+    ...known,
+    blurs,
+    shapes: edgeShapes(0.1, 'raw on paper', endsMm, blurs),
+  });
+  fc.assert(
+    fc.property(upTo(0.2, 0.5), upTo(0.1, 0.5), upTo(-0.1, 0.1), (cloth, dark, at) => {
+      const draw = evenDraws(Math.round(1000 * cloth));
+      const soft = normalDrift(0, 0.1);
+      const light = (mm: number) =>
+        mm < 0 ? lightOf(cloth) : lightOf(0.95) * (1 - dark * Math.exp(-mm / 0.4));
+      const seen = Float64Array.from({ length: 35 }, (_, i) => {
+        const mm = (i - 17) * stepMm - at;
+        let sum = 0;
+        for (let by = -0.4; by < 0.4; by += 0.01) {
+          sum += (soft.leftOf(by + 0.01) - soft.leftOf(by)) * light(mm + by + 0.005);
+        }
+        return greyOf(sum) + 0.004 * (draw() - 0.5);
+      });
+      const asked = { fromMm: -17 * stepMm, stepMm, seen, noise: 0.004, black: 0 };
+      const profile: EdgeProfile = { ...asked, told: 6, toldOfKind: 12 };
+      for (const blurs of ['greys', 'light'] as const) {
+        offs[blurs].push(fittedEdge(profile, [guess(blurs)], 0.2).atMm - at);
+      }
+      const both = fittedEdge(profile, [guess('greys'), guess('light')], 0.2);
+      offs.both.push(both.atMm - at);
+      expect(Math.abs(both.atMm - at)).toBeLessThan(3 * Math.hypot(both.spreadMm, 0.01));
+    }),
+    { numRuns: 40, seed: 7 },
+  );
+  // To the dark side.
+  expect(offs.greys.reduce((sum, mm) => sum + mm, 0) / offs.greys.length).toBeLessThan(-0.02);
+  expect(rootMeanSquare(offs.light)).toBeLessThan(rootMeanSquare(offs.greys) / 2);
+  expect(rootMeanSquare(offs.both)).toBeLessThan(0.8 * rootMeanSquare(offs.greys));
 });
 
 test('a fold that bends down is not told as ending where it is darkest', () => {

@@ -1,4 +1,5 @@
 import type { EdgePart, EdgeShape } from './edge-shapes';
+import { greyOf, seenIn, type Blurs } from './grey-of-light';
 import { toldByCloths, type Tried, type Weighed } from './told-by-cloths';
 import type { TwoCloths } from './two-cloths';
 
@@ -24,6 +25,8 @@ export interface EdgeProfile {
 
 /** How an edge may lie: what lies beyond it is on which side, in how many of as many, and what it may look like. */
 export interface EdgeGuess {
+  /** What is blurred in them: greys where nothing else is said. */
+  readonly blurs?: Blurs;
   readonly beyond: 1 | -1;
   readonly share: number;
   readonly shapes: readonly EdgeShape[];
@@ -54,17 +57,25 @@ const tabled = (part: EdgePart, triedMm: number, reach: number): Float64Array =>
 
 /** An edge’s parts as they are laid on what is seen: from a place in their tables on, forwards or back. */
 interface Laid {
+  /** What is seen, each place as much as it weighs. */
   readonly seen: Float64Array;
+  readonly weights: Float64Array;
   readonly start: number;
   readonly stride: number;
 }
 
 /** The sum of the products of two parts, or of a part with what is seen. */
-function product(a: Float64Array, b: Float64Array | null, { seen, start, stride }: Laid): number {
+function product(
+  a: Float64Array,
+  b: Float64Array | null,
+  { seen, weights, start, stride }: Laid,
+): number {
   let sum = 0;
   if (b === null)
     for (let j = 0, k = start; j < seen.length; j++, k += stride) sum += a[k]! * seen[j]!;
-  else for (let j = 0, k = start; j < seen.length; j++, k += stride) sum += a[k]! * b[k]!;
+  else
+    for (let j = 0, k = start; j < seen.length; j++, k += stride)
+      sum += weights[j]! * a[k]! * b[k]!;
   return sum;
 }
 
@@ -112,6 +123,16 @@ function toldBy(
   return isLight ? { told, shadowShare: shadow / lower } : null;
 }
 
+/** What is seen in what was blurred, and how far it is from nothing and from one even grey, as it weighs. */
+function weighedIn(greys: Float64Array, blurs: Blurs) {
+  const { values, weights } = seenIn(greys, blurs);
+  const seen = values.map((value, i) => weights[i]! * value);
+  const sum = (some: Float64Array) => some.reduce((all, value) => all + value, 0);
+  const offFrom = (from: number) =>
+    sum(values.map((value, i) => weights[i]! * (value - from) ** 2));
+  return { seen, weights, all: offFrom(0), about: offFrom(sum(seen) / sum(weights)) };
+}
+
 /**
  * Where an edge lies that looks like one of many: of every place and every guess how likely it is by how far what is seen
  * is from it, and the mean of all places so weighed. Where two guesses are as good, the spread says so. Whether it is sharp or
@@ -126,11 +147,8 @@ export function fittedEdge(
   guesses: readonly EdgeGuess[],
   reachMm: number,
 ): FittedEdge {
-  const light = seen.map((value) => value - black);
-  const even = light.reduce((sum, value) => sum + value, 0) / light.length;
-  const [all, about] = [0, even].map((from) =>
-    light.reduce((sum, value) => sum + (value - from) ** 2, 0),
-  ) as [number, number];
+  const greys = seen.map((value) => value - black);
+  const seenAs = { greys: weighedIn(greys, 'greys'), light: weighedIn(greys, 'light') };
   const triedMm = stepMm / perStep;
   const first = round(fromMm / triedMm);
   const reachOf = (offMm: number) => round((reachMm + offMm) / triedMm);
@@ -143,7 +161,8 @@ export function fittedEdge(
     return table;
   };
   const [sharp, soft]: [Tried[], Tried[]] = [[], []];
-  for (const { beyond, share, shapes } of guesses) {
+  for (const { beyond, share, shapes, blurs = 'greys' } of guesses) {
+    const { all, about, ...weighed } = seenAs[blurs];
     for (const shape of shapes) {
       const parts = [shape.upper, shape.lower, shape.shadow].flatMap((part) =>
         part ? [tableOf(part)] : [],
@@ -151,7 +170,7 @@ export function fittedEdge(
       const reach = reachOf(shape.offMm);
       for (let i = -reach; i <= reach; i++) {
         const start = farthest + beyond * (first - i);
-        const by = toldBy(parts, shape.mostTaken, { seen: light, start, stride: perStep * beyond });
+        const by = toldBy(parts, shape.mostTaken, { ...weighed, start, stride: perStep * beyond });
         // What can’t be so is as good as one even grey.
         const off = by === null ? about : max(0, all - by.told);
         const misfit = off / seen.length + noise * noise;
@@ -161,6 +180,7 @@ export function fittedEdge(
           share: share * shape.share,
           beyond,
           shape,
+          blurs,
         };
         (shape.isSharp ? sharp : soft).push(one);
       }
@@ -181,13 +201,14 @@ export function fittedEdge(
     }),
   );
   /** How much of what lies beyond the shadow of one takes, as a share of it, 0 or less. */
-  const shadowOf = ({ atMm, beyond, shape }: Tried): number => {
+  const shadowOf = ({ atMm, beyond, shape, blurs }: Tried): number => {
     const { upper, lower, shadow } = shape;
     if (!shadow) return 0;
     const start = farthest + beyond * (first - round(atMm / triedMm));
-    const laid = { seen: light, start, stride: perStep * beyond };
+    const laid = { ...seenAs[blurs], start, stride: perStep * beyond };
     const by = toldBy([upper, lower, shadow].map(tableOf), shape.mostTaken, laid);
-    return by ? by.shadowShare : 0;
+    const taken = by ? by.shadowShare : 0;
+    return blurs === 'greys' ? taken : greyOf(1 + taken) - 1;
   };
   let [weight, sum, squares] = [0, 0, 0];
   for (const { atMm, weight: w } of cloths ? toldByCloths(weighed, cloths, shadowOf) : weighed) {

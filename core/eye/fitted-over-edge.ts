@@ -1,11 +1,13 @@
 import { evenAlong, mostGain } from './along-edge';
+import { bareCloth } from './bare-cloth';
 import { fittedHoles } from './fitted-holes';
 import { lineFitted } from './fitted-sight';
-import { standingOut } from './flatten';
 import type { LaidEdge } from './laid-edge';
 import type { LikeliestSight } from './likeliest-sight';
 import { meetingLines } from './meeting-lines';
+import { lookAlong } from './on-seam';
 import type { Seen } from './seen';
+import { threadCover } from './thread-look';
 
 const { abs, ceil, cos, exp, hypot, round, sin } = Math;
 
@@ -32,12 +34,11 @@ export function fittedOverEdge(
 ): LikeliestSight {
   const { seam, line } = sight;
   // Thread is held against what is the same all along; where the edge lies is told a little better by what is seen.
-  const held = line
-    ? fittedHoles(evenAlong(picture), seam, line.slope, sight.thread).thread
-    : sight.thread;
+  const greys = evenAlong(picture);
+  const held = line ? fittedHoles(greys, seam, line.slope, sight.thread) : null;
   // A fit that is less sure than following was tells nothing: thread and what it lies on are nearly alike there.
   const thread = sight.thread.map((followed, i) => {
-    const fitted = held[i]!;
+    const fitted = held?.thread[i] ?? followed;
     const isSurer = fitted !== followed && fitted.acrossSpreadMm <= followedMm;
     const [one, openMm] = isSurer ? [fitted, fittedMm] : [followed, followedMm];
     return { ...one, acrossSpreadMm: hypot(one.acrossSpreadMm, openMm) };
@@ -52,12 +53,19 @@ export function fittedOverEdge(
       .slice(Math.max(0, row - near), row + near + 1)
       .some((gain) => abs(gain) >= mostGain);
   };
-  const meetings = meetingLines(
-    standingOut(picture.even),
-    seam,
-    thread,
-    (alongMm, acrossMm) => edge.paper * (placeOf(alongMm, acrossMm) - edge.acrossMm) < -clearMm,
-  );
+  const meetings =
+    held?.look && line
+      ? meetingLines(
+          {
+            look: lookAlong(greys, seam),
+            bare: bareCloth(greys, seam, line.slope, thread),
+            cover: threadCover(held.look),
+          },
+          thread,
+          (alongMm, acrossMm) =>
+            edge.paper * (placeOf(alongMm, acrossMm) - edge.acrossMm) < -clearMm,
+        )
+      : [];
   const weighed = thread.map((one, i) => {
     const lost = isLost(one.alongMm, one.acrossMm) ? lostMm : 0;
     const spreadMm = hypot(one.acrossSpreadMm, lost);
@@ -66,11 +74,11 @@ export function fittedOverEdge(
     const [a, b] = [1 / spreadMm ** 2, 1 / meeting.acrossSpreadMm ** 2];
     return {
       ...one,
-      acrossMm: (a * one.acrossMm + b * meeting.acrossMm) / (a + b),
+      acrossMm: (a * one.acrossMm + b * meeting.at[0]) / (a + b),
       acrossSpreadMm: 1 / Math.sqrt(a + b),
     };
   });
-  // A lens blurs greys, not their logarithms.
-  const greys = { ...tones, values: tones.values.map(exp) };
-  return { ...sight, thread: weighed, line: lineFitted(greys, seen, sight, 0) };
+  // A lens blurs light, not the logarithms of greys.
+  const whole = { ...tones, values: tones.values.map(exp) };
+  return { ...sight, thread: weighed, line: lineFitted(whole, seen, sight, 0) };
 }

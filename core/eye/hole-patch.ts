@@ -1,10 +1,11 @@
 import { coveredGrey, coveredOff, patchAt, type ClothPatch } from './cloth-patch';
 import type { Pair } from './least';
 import type { LookAt } from './on-seam';
+import { fromThread, threadLine } from './thread-line';
 import type { ThreadCover } from './thread-look';
 import type { TracedHole } from './trace';
 
-const { hypot, max, min, sqrt } = Math;
+const { max, min, sqrt } = Math;
 
 /** So much of the picture around a hole is looked at, mm: to either side, back along its threads, beyond. */
 const around = { sideMm: 0.8, backMm: 0.9, beyondMm: 0.6 } as const;
@@ -29,14 +30,6 @@ export interface HolePatch extends ClothPatch {
 /** Where a hole lies across and along. */
 export const placeOf = ({ acrossMm, alongMm }: TracedHole): Pair => [acrossMm, alongMm];
 
-/** How far a place lies from a line. */
-function fromLine([t, s]: Pair, [a, b]: readonly [Pair, Pair]): number {
-  const [dt, ds] = [b[0] - a[0], b[1] - a[1]];
-  const share = ((t - a[0]) * dt + (s - a[1]) * ds) / max(1e-9, dt * dt + ds * ds);
-  const on = max(0, min(1, share));
-  return hypot(t - a[0] - on * dt, s - a[1] - on * ds);
-}
-
 /**
  * The surroundings of a hole.
  *
@@ -59,12 +52,12 @@ export function holePatch(
   const sides = new Set(ends.map(([across]) => Math.sign(found[0] - across)));
   const [outwards] = sides;
   if (!outwards || sides.size > 1) return null;
-  const others = neighbours.flatMap(({ end, beyond }) => (beyond ? [[end, beyond] as const] : []));
+  const others = neighbours.flatMap(({ end, beyond }) => (beyond ? [threadLine(end, beyond)] : []));
   const places: Pair[] = [];
   for (let ds = -around.sideMm; ds <= around.sideMm; ds += everyMm) {
     for (let dt = -around.backMm; dt <= around.beyondMm; dt += everyMm) {
       const place: Pair = [found[0] + outwards * dt, found[1] + ds];
-      if (others.every((line) => fromLine(place, line) >= othersMm)) places.push(place);
+      if (others.every((line) => fromThread(line, place) >= othersMm)) places.push(place);
     }
   }
   if (places.length < leastPlaces) return null;

@@ -1,3 +1,5 @@
+import { greyOf } from '../eye/grey-of-light';
+
 const { cos, exp, max, min, PI, sqrt, tan } = Math;
 
 /** A fold that bends down like a quarter of a pipe under a lamp, seen from straight above. */
@@ -23,8 +25,6 @@ export function drawnFold(random: () => number): RoundFold {
 const softShare = 0.3;
 /** What lies beyond is hidden from so much of the light that comes from all sides, close to the fold. */
 const hidden = 0.5;
-/** Greys of a picture grow slower than the light. Source: the exponent of sRGB, about. */
-const encoded = 1 / 2.2;
 
 /**
  * By how much what is seen is darker or lighter than flat cloth in the open, in greys. The flank of the pipe by Lambert’s law, on
@@ -37,10 +37,10 @@ export function foldLight({ roundMm, lamp, ambient }: RoundFold, beyondMm: numbe
   if (beyondMm <= 0) {
     const slant = max(0, 1 + beyondMm / roundMm);
     const lit = max(0, sqrt(1 - slant * slant) + fromBeyond * slant);
-    return (ambient + (1 - ambient) * lit) ** encoded;
+    return greyOf(ambient + (1 - ambient) * lit);
   }
   const open = 1 - hidden * exp(-beyondMm / roundMm);
   const thrownMm = 2 * roundMm * max(0, -fromBeyond);
   const lit = thrownMm === 0 ? 1 : min(1, max(0, 0.5 + (beyondMm / thrownMm - 1) / softShare));
-  return (ambient * open + (1 - ambient) * lit) ** encoded;
+  return greyOf(ambient * open + (1 - ambient) * lit);
 }
