@@ -88,15 +88,13 @@ function likeness(alike: Square, of: readonly number[]): Float64Array {
 }
 
 /**
- * How likely what was seen is, were places as alike as that, for each look: by Cholesky’s way.
- * Source: a normal of many dimensions, with what is the same for all left out.
+ * The root of a square that tells how alike places are, below its diagonal: by Cholesky’s way. What no cloths can be like, being
+ * estimates, is made as near to it as can be.
  */
-function likelyBy(alike: Square, seen: Square): number {
-  const size = alike.length;
+function rootOf(alike: Square): Square {
   const rows: Square = [];
-  let sum = 0;
-  for (let i = 0; i < size; i++) {
-    const row = new Float64Array(size);
+  for (let i = 0; i < alike.length; i++) {
+    const row = new Float64Array(alike.length);
     let others = 0;
     for (let j = 0; j < i; j++) {
       let left = alike[i]![j]!;
@@ -104,7 +102,6 @@ function likelyBy(alike: Square, seen: Square): number {
       row[j] = left / rows[j]![j]!;
       others += row[j]! ** 2;
     }
-    // What no cloths can be like, being estimates, is made as near to it as can be.
     const most = alike[i]![i]! - unlike / 2;
     if (others > most) {
       for (let j = 0; j < i; j++) row[j]! *= sqrt(most / others);
@@ -112,22 +109,30 @@ function likelyBy(alike: Square, seen: Square): number {
     }
     row[i] = sqrt(alike[i]![i]! - others);
     rows.push(row);
-    sum += 2 * log(row[i]!);
   }
-  // The trace of what was seen, taken by what is supposed: column by column, forwards and back.
+  return rows;
+}
+
+/**
+ * How likely what was seen is, were places as alike as that, for each look.
+ * Source: a normal of many dimensions, with what is the same for all left out.
+ *
+ * @param seenRoot the root of how alike they were seen to be: what is left of it by the other root has for its squares’ sum the trace
+ */
+function likelyBy(alike: Square, seenRoot: Square): number {
+  const size = alike.length;
+  const rows = rootOf(alike);
+  let sum = 0;
+  const x = new Float64Array(size);
   for (let c = 0; c < size; c++) {
-    const x = new Float64Array(size);
-    for (let i = 0; i < size; i++) {
-      let left = seen[i]![c]!;
-      for (let k = 0; k < i; k++) left -= rows[i]![k]! * x[k]!;
-      x[i] = left / rows[i]![i]!;
+    sum += 2 * log(rows[c]![c]!);
+    for (let i = c; i < size; i++) {
+      const row = rows[i]!;
+      let left = seenRoot[i]![c]!;
+      for (let k = c; k < i; k++) left -= row[k]! * x[k]!;
+      x[i] = left / row[i]!;
+      sum += x[i]! ** 2;
     }
-    for (let i = size - 1; i >= c; i--) {
-      let left = x[i]!;
-      for (let k = i + 1; k < size; k++) left -= rows[k]![i]! * x[k]!;
-      x[i] = left / rows[i]![i]!;
-    }
-    sum += x[c]!;
   }
   return -sum / 2;
 }
@@ -183,7 +188,7 @@ export function twoCloths(looks: readonly Float64Array[], stepMm: number): TwoCl
   ) as [number, number];
   const telling = indices.filter((k) => abs(k - middle) * stepMm <= tellingMm + 1e-9);
   const placesMm = telling.map((k) => (k - middle) * stepMm);
-  const seen = evened(telling.map((a) => Float64Array.from(telling, (b) => alike[a]![b]!)));
+  const seen = rootOf(evened(telling.map((a) => Float64Array.from(telling, (b) => alike[a]![b]!))));
   const told = toldShare * ownLooks(rows, sds);
   const noise = ((strongBefore + strongAfter) / 2) ** 2;
   const square = (of: (i: number, j: number, apart: number) => number): Square =>

@@ -77,6 +77,8 @@ function clothAt(look: ScrapLook, salt: number, x: number, y: number): number {
 
 /** What lies under a fold shows its other face, which is so much darker. */
 const otherFace = 0.88;
+/** It is another stretch of the same cloth, so far off along and across, mm: its yarns and prints do not go on from those above. */
+const underMm = [31.7, 14.3] as const;
 
 /**
  * A scrap as it would look from straight above: the cloth, the fold or edge its stitch was led
@@ -111,9 +113,10 @@ export function drawnScrap(
       const [dx, dy] = [x - middleMm[0], y - middleMm[1]];
       const along = turned[0] * (dx * c + dy * s) + half;
       const across = turned[1] * (-dx * s + dy * c) - bend(along);
-      let grey = clothAt(look, salt, dx * c + dy * s, across + 3);
       // What lies under the fold is in its shadow, and shows its other face.
       const beyond = look.beyondSide * across;
+      const [farAlong, farAcross] = shownMm === null && beyond > 0 ? underMm : [0, 0];
+      let grey = clothAt(look, salt, dx * c + dy * s + farAlong, across + 3 + farAcross);
       if (shownMm === null && look.fold) {
         if (beyond > 0) grey = look.beyond === 'paper' ? 0.97 : grey * otherFace;
         grey *= foldLight(look.fold, beyond);
