@@ -12,7 +12,7 @@ const besideMm = 0.5;
 const leastPlaces = 40;
 const leastPieceMm = 0.4;
 /** Each of two lines is told by the other in turn, in such steps, mm. */
-const stepsMm = [0.1, 0.06, 0.03, 0.02];
+const stepsMm = [0.1, 0.06, 0.03, 0.02, 0.02];
 /** How a sum of squares bends is seen over so much, mm. */
 const bendMm = 0.04;
 /** A thread as it lies on cloth is no straight line to less than this, mm. */
