@@ -7,8 +7,8 @@ import type { ThreadCover } from './thread-look';
 
 const { abs, hypot, max, min } = Math;
 
-/** Of fewer places so near to it, or of a shorter piece, a line is not told. */
-const besideMm = 0.5;
+/** A line is told by what lies so near to it, mm; not by fewer places, nor by a shorter piece. */
+export const besideMm = 0.5;
 const leastPlaces = 40;
 const leastPieceMm = 0.4;
 /** Each of two lines is told by the other in turn, in such steps, mm. */

@@ -8,6 +8,8 @@ export type EdgePart = (beyondMm: number) => number;
 
 /** What an edge may look like across, each part as strong as it may be. */
 export interface EdgeShape {
+  /** What is blurred in it, and what its parts are shares of. */
+  readonly blurs: Blurs;
   /** What lies above, up to its edge: 1 where it lies flat and in the open. */
   readonly upper: EdgePart;
   /** What lies beyond, likewise. */
@@ -75,6 +77,7 @@ const ambients = [0.45, 0.65];
 const hidden = 0.5;
 /** A lamp’s shadow ends softly over such a share of its length. */
 const softShare = 0.3;
+
 const half = (mm: number) => (mm > 0 ? 1 : mm < 0 ? 0 : 0.5);
 
 /** A fold as the quarter of a pipe under a lamp. Source: Lambert’s law. */
@@ -117,7 +120,6 @@ const sharesOf: Readonly<Record<EdgeKind, Readonly<Record<'sharp' | 'dark' | 'ro
  * or round, as a fold is.
  *
  * @param endsMm its parts are asked for so far to both sides of where the picture turns fastest, mm
- * @param blurs what is blurred, and what its parts are shares of
  */
 export function edgeShapes(
   blurMm: number,
@@ -127,7 +129,7 @@ export function edgeShapes(
 ): EdgeShape[] {
   const farthestMm = endsMm + farthestOffMm;
   const soft = (at: EdgePart) => blurred(at, blurMm, [-farthestMm, farthestMm]);
-  const ends = { upper: soft((mm) => half(-mm)), lower: soft(half) };
+  const ends = { blurs, upper: soft((mm) => half(-mm)), lower: soft(half) };
   const shares = sharesOf[kind];
   const under = kind === 'raw on paper' ? 'paper' : 'cloth';
   const shadows = [
@@ -166,7 +168,7 @@ export function edgeShapes(
     ...sharp,
     ...dark,
     ...round.map(({ upper, lower }): EdgeShape => ({
-      ...{ upper: soft(upper), lower: soft(lower), shadow: null, mostTaken: 0 },
+      ...{ blurs, upper: soft(upper), lower: soft(lower), shadow: null, mostTaken: 0 },
       ...{ isSharp: false, offMm: 0 },
       share: shares.round / round.length,
     })),

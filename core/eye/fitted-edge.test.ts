@@ -139,7 +139,7 @@ test('it tells the same as every shape held against what is seen by itself', () 
     fc.property(edges, ({ strengths, at, which, seed }) => {
       const profile = profileOf(shapes[which]!, strengths, at, { seed, noise: 0.01 });
       for (const blurs of ['greys', 'light'] as const) {
-        const guess = { ...known, blurs, shapes: edgeShapes(0.1, 'fold', endsMm, blurs) };
+        const guess = { ...known, shapes: edgeShapes(0.1, 'fold', endsMm, blurs) };
         const { atMm, spreadMm } = fittedEdge(profile, [guess], 0.16);
         const slow = byForce(profile, 0.16, blurs);
         expect(atMm).toBeCloseTo(slow.mean, 6);
@@ -154,7 +154,6 @@ test('where dark cloth meets light paper it matters what was blurred, and either
   const offs: Record<'greys' | 'light' | 'both', number[]> = { greys: [], light: [], both: [] };
   const guess = (blurs: Blurs): EdgeGuess => ({
     ...known,
-    blurs,
     shapes: edgeShapes(0.1, 'raw on paper', endsMm, blurs),
   });
   fc.assert(

@@ -1,5 +1,5 @@
 import type { EdgePart, EdgeShape } from './edge-shapes';
-import { greyOf, seenIn, type Blurs } from './grey-of-light';
+import { seenIn, type Blurs } from './grey-of-light';
 import { toldByCloths, type Tried, type Weighed } from './told-by-cloths';
 import type { TwoCloths } from './two-cloths';
 
@@ -25,8 +25,6 @@ export interface EdgeProfile {
 
 /** How an edge may lie: what lies beyond it is on which side, in how many of as many, and what it may look like. */
 export interface EdgeGuess {
-  /** What is blurred in them: greys where nothing else is said. */
-  readonly blurs?: Blurs;
   readonly beyond: 1 | -1;
   readonly share: number;
   readonly shapes: readonly EdgeShape[];
@@ -161,9 +159,9 @@ export function fittedEdge(
     return table;
   };
   const [sharp, soft]: [Tried[], Tried[]] = [[], []];
-  for (const { beyond, share, shapes, blurs = 'greys' } of guesses) {
-    const { all, about, ...weighed } = seenAs[blurs];
+  for (const { beyond, share, shapes } of guesses) {
     for (const shape of shapes) {
+      const { all, about, ...weighed } = seenAs[shape.blurs];
       const parts = [shape.upper, shape.lower, shape.shadow].flatMap((part) =>
         part ? [tableOf(part)] : [],
       );
@@ -180,7 +178,6 @@ export function fittedEdge(
           share: share * shape.share,
           beyond,
           shape,
-          blurs,
         };
         (shape.isSharp ? sharp : soft).push(one);
       }
@@ -201,14 +198,13 @@ export function fittedEdge(
     }),
   );
   /** How much of what lies beyond the shadow of one takes, as a share of it, 0 or less. */
-  const shadowOf = ({ atMm, beyond, shape, blurs }: Tried): number => {
+  const shadowOf = ({ atMm, beyond, shape }: Tried): number => {
     const { upper, lower, shadow } = shape;
     if (!shadow) return 0;
     const start = farthest + beyond * (first - round(atMm / triedMm));
-    const laid = { ...seenAs[blurs], start, stride: perStep * beyond };
+    const laid = { ...seenAs[shape.blurs], start, stride: perStep * beyond };
     const by = toldBy([upper, lower, shadow].map(tableOf), shape.mostTaken, laid);
-    const taken = by ? by.shadowShare : 0;
-    return blurs === 'greys' ? taken : greyOf(1 + taken) - 1;
+    return by ? by.shadowShare : 0;
   };
   let [weight, sum, squares] = [0, 0, 0];
   for (const { atMm, weight: w } of cloths ? toldByCloths(weighed, cloths, shadowOf) : weighed) {

@@ -225,14 +225,14 @@ export function fittedLine(
       cloths: known.kind === 'fold' ? clothsAt(start * acrossStepMm) : null,
     };
     const endsMm = sideMm[under] + reachMm[under] + abs(start) * acrossStepMm;
-    const guesses = known.blursMm.flatMap((blur) =>
-      blurredIn[under].flatMap((blurs): EdgeGuess[] => {
-        const shapes = edgeShapes(blur, known.kind, endsMm, blurs);
-        const there = { beyond: known.beyond, share: asKnown, shapes, blurs };
-        if (endsOnPaper) return [there];
-        return [there, { ...there, beyond: -known.beyond as 1 | -1, share: 1 - asKnown }];
-      }),
-    );
+    const guesses = known.blursMm.flatMap((blur): EdgeGuess[] => {
+      const shapes = blurredIn[under].flatMap((blurs) =>
+        edgeShapes(blur, known.kind, endsMm, blurs),
+      );
+      const there = { beyond: known.beyond, share: asKnown, shapes };
+      if (endsOnPaper) return [there];
+      return [there, { beyond: -known.beyond as 1 | -1, share: 1 - asKnown, shapes }];
+    });
     const { atMm, spreadMm } = fittedEdge(profile, guesses, reachMm[under]);
     return { atMm: start * acrossStepMm + atMm, spreadMm };
   };

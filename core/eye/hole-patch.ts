@@ -1,7 +1,7 @@
 import { coveredGrey, coveredOff, patchAt, type ClothPatch } from './cloth-patch';
 import type { Pair } from './least';
 import type { LookAt } from './on-seam';
-import { fromThread, threadLine } from './thread-line';
+import { fromThread, threadLine, type ThreadLine } from './thread-line';
 import type { ThreadCover } from './thread-look';
 import type { TracedHole } from './trace';
 
@@ -30,6 +30,17 @@ export interface HolePatch extends ClothPatch {
 /** Where a hole lies across and along. */
 export const placeOf = ({ acrossMm, alongMm }: TracedHole): Pair => [acrossMm, alongMm];
 
+/** The threads beside a hole that belong to other holes. */
+export const othersBeside = (sewn: readonly TracedHole[], index: number): ThreadLine[] =>
+  [-1, 1].flatMap((by) => {
+    const [end, beyond] = [sewn[index + by], sewn[index + 2 * by]];
+    return end && beyond ? [threadLine(placeOf(end), placeOf(beyond))] : [];
+  });
+
+/** Whether a place lies clear of them. */
+export const isClearOf = (others: readonly ThreadLine[], place: Pair): boolean =>
+  others.every((line) => fromThread(line, place) >= othersMm);
+
 /**
  * The surroundings of a hole.
  *
@@ -44,20 +55,16 @@ export function holePatch(
   index: number,
 ): HolePatch | null {
   const found = placeOf(sewn[index]!);
-  const neighbours = [-1, 1].flatMap((by) => {
-    const [one, next] = [sewn[index + by], sewn[index + 2 * by]];
-    return one ? [{ end: placeOf(one), beyond: next && placeOf(next) }] : [];
-  });
-  const ends = neighbours.map(({ end }) => end);
+  const ends = [sewn[index - 1], sewn[index + 1]].flatMap((one) => (one ? [placeOf(one)] : []));
   const sides = new Set(ends.map(([across]) => Math.sign(found[0] - across)));
   const [outwards] = sides;
   if (!outwards || sides.size > 1) return null;
-  const others = neighbours.flatMap(({ end, beyond }) => (beyond ? [threadLine(end, beyond)] : []));
+  const others = othersBeside(sewn, index);
   const places: Pair[] = [];
   for (let ds = -around.sideMm; ds <= around.sideMm; ds += everyMm) {
     for (let dt = -around.backMm; dt <= around.beyondMm; dt += everyMm) {
       const place: Pair = [found[0] + outwards * dt, found[1] + ds];
-      if (others.every((line) => fromThread(line, place) >= othersMm)) places.push(place);
+      if (isClearOf(others, place)) places.push(place);
     }
   }
   if (places.length < leastPlaces) return null;

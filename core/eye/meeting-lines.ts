@@ -1,18 +1,15 @@
-import { crossingThreads, type Crossing, type ThreadOnCloth } from './crossing-threads';
-import { placeOf } from './hole-patch';
+import { besideMm, crossingThreads, type Crossing, type ThreadOnCloth } from './crossing-threads';
+import { isClearOf, othersBeside, placeOf } from './hole-patch';
 import type { Pair } from './least';
 import { fromThread, threadLine } from './thread-line';
 import type { TracedHole } from './trace';
 
 const { hypot, max, min } = Math;
 
-/** Looked at is what lies so near to a thread, in such steps, mm. */
-const besideMm = 0.5;
+/** Places lie so far from each other, mm. */
 const everyMm = 0.1;
 /** Nearer to the hole a thread comes from it turns, and goes down into the cloth, mm. */
 const nearHoleMm = 0.45;
-/** Nearer than this to a thread that belongs to other holes nothing is looked at, mm. */
-const othersMm = 0.4;
 
 /** Places in even steps around some others, so far farther along. */
 function placesAround(some: readonly Pair[]): Pair[] {
@@ -46,16 +43,13 @@ export function meetingLines(
     const found = placeOf(hole);
     const ends = [placeOf(before), placeOf(after)] as const;
     const threads = [threadLine(ends[0], found), threadLine(ends[1], found)] as const;
-    const others = [-1, 1].flatMap((by) => {
-      const [end, beyond] = [thread[i + by], thread[i + 2 * by]];
-      return end && beyond ? [threadLine(placeOf(end), placeOf(beyond))] : [];
-    });
+    const others = othersBeside(thread, i);
     const places = placesAround([found, ...ends]).filter(
       (place) =>
         isOnCloth(place[1], place[0]) &&
         threads.some((line) => fromThread(line, place) <= besideMm) &&
         ends.every(([t, s]) => hypot(place[0] - t, place[1] - s) >= nearHoleMm) &&
-        others.every((line) => fromThread(line, place) >= othersMm),
+        isClearOf(others, place),
     );
     return crossingThreads(sight, threads, places);
   });

@@ -1,9 +1,10 @@
 import { coveredOff, patchAt } from './cloth-patch';
 import { settledAt, type Pair } from './least';
 import type { LookAt } from './on-seam';
+import { placeOnThread, threadLine } from './thread-line';
 import { threadCover } from './thread-look';
 
-const { abs, floor, hypot } = Math;
+const { abs, floor } = Math;
 
 /** Nearer to its holes than this a stitch meets others, turns or goes down, mm. */
 const clearMm = 0.4;
@@ -30,15 +31,10 @@ export function stitchLine(
   bare: LookAt,
   [from, to]: readonly [Pair, Pair],
 ): readonly [Pair, Pair] {
-  const [dt, ds] = [to[0] - from[0], to[1] - from[1]];
-  const lengthMm = hypot(dt, ds);
+  const line = threadLine(from, to);
+  const { lengthMm } = line;
   const seenMm = lengthMm - 2 * clearMm;
   if (seenMm < leastMm) return [from, to];
-  const [ut, us] = [dt / lengthMm, ds / lengthMm];
-  const at = (along: number, beside: number): Pair => [
-    from[0] + along * ut - beside * us,
-    from[1] + along * us + beside * ut,
-  ];
   const besides = floor(around.sideMm / around.acrossMm);
   const steps = floor(seenMm / around.alongMm);
   const grid = Array.from({ length: steps + 1 }, (_, i) =>
@@ -49,7 +45,7 @@ export function stitchLine(
     })),
   ).flat();
   const patch = patchAt(
-    grid.map(({ along, beside }) => at(along, beside)),
+    grid.map(({ along, beside }) => placeOnThread(line, [along, beside])),
     look,
     bare,
   );
@@ -70,5 +66,7 @@ export function stitchLine(
   ).at;
   const [first, last] = [middle - turned, middle + turned];
   const isBeside = abs(first) <= mostMm && abs(last) <= mostMm;
-  return isBeside ? [at(0, first), at(lengthMm, last)] : [from, to];
+  return isBeside
+    ? [placeOnThread(line, [0, first]), placeOnThread(line, [lengthMm, last])]
+    : [from, to];
 }

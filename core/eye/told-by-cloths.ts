@@ -1,5 +1,4 @@
 import type { EdgeShape } from './edge-shapes';
-import type { Blurs } from './grey-of-light';
 import type { ShownAt, TwoCloths } from './two-cloths';
 
 const { exp, max } = Math;
@@ -13,8 +12,6 @@ export interface Tried {
   /** On which side what lies beyond it is. */
   readonly beyond: 1 | -1;
   readonly shape: EdgeShape;
-  /** What is blurred in it. */
-  readonly blurs: Blurs;
 }
 
 /** One that was tried, and how likely it is against all others. */
