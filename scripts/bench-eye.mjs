@@ -2,6 +2,9 @@
 // page stands still meanwhile, by the browser's own trace.
 import { cardPhoto, dials } from './card-photo.mjs';
 
+/** So many are taken in a row. */
+const photos = 7;
+
 export async function benchEye({ address, page, row }) {
   const bytes = await cardPhoto(address);
   const asked = `finish=blind-hem&variant=flat&face=wrong&lengthMm=${dials.lengthMm}&widthMm=${dials.widthMm}`;
@@ -20,19 +23,34 @@ export async function benchEye({ address, page, row }) {
   taken.sort((a, b) => a - b);
   row('a photo of 12 megapixels measured by the server, median of 5', taken[2], 'ms', 2000);
 
+  // As they are taken: in a tab that was opened once, one after the other. What other pages left behind in the tab is
+  // cleared away by the browser whenever it likes, and is not the photo's.
+  const own = await page.context().browser().newPage({ viewport: page.viewportSize() });
+  await own.goto(`${address}/edges/edge-cape/test`);
+  await own.getByRole('button', { name: 'Count from a photo' }).click();
   const longest = [];
   const told = [];
-  for (let i = 0; i < 3; i++) {
-    await page.goto(`${address}/edges/edge-cape/test`);
-    await page.getByRole('button', { name: 'Count from a photo' }).click();
-    await page.getByRole('button', { name: 'Take or choose the photo' }).waitFor();
-    const { toldMs, stillMs } = await tracedPhoto(page, bytes);
+  for (let i = 0; i < photos; i++) {
+    if (i > 0) await own.getByRole('button', { name: 'Another photo' }).click();
+    await own.getByRole('button', { name: 'Take or choose the photo' }).waitFor();
+    const { toldMs, stillMs } = await tracedPhoto(own, bytes);
     told.push(toldMs);
     longest.push(stillMs);
   }
+  await own.close();
   told.sort((a, b) => a - b);
-  row('the same in the browser, until it is told, median of 3', told[1], 'ms', null);
-  row('longest that the page stood still meanwhile, of all 3', Math.max(...longest), 'ms', 16);
+  row(
+    `the same in the browser, until it is told, median of ${photos}`,
+    told[Math.floor(photos / 2)],
+    'ms',
+    null,
+  );
+  row(
+    `longest that the page stood still meanwhile, of all ${photos}`,
+    Math.max(...longest),
+    'ms',
+    16,
+  );
 }
 
 /** Runs in the page: notes when looking begins and when it is told, and is done once that is drawn. */

@@ -1,4 +1,4 @@
-import { cleanup, fireEvent } from '@testing-library/react';
+import { cleanup, fireEvent, waitFor } from '@testing-library/react';
 import fc from 'fast-check';
 import type { EdgeRecord } from '../../contract/records';
 import { genericFeet } from '../../core/kit/generic-feet';
@@ -239,15 +239,24 @@ describe('work in its order', () => {
 describe('a scrap’s photo with its finds', () => {
   const photo = {
     ...{ width: 1000, height: 600, pxPerMm: 10 },
-    picture: { width: 1000, height: 600, close: () => undefined },
+    picture: new Blob(['the cloth'], { type: 'image/jpeg' }),
   };
   const find = (id: number, xMm: number, yMm: number, more: Partial<Ringed> = {}): Ringed => ({
     ...{ id, atMm: [xMm, yMm], judged: 'sound', doubtful: false },
     ...more,
   });
+  /** Those that are held; jsdom knows of none. */
+  const addresses = new Set<string>();
+  beforeEach(() => {
+    addresses.clear();
+    URL.createObjectURL = () => {
+      const address = `blob:${addresses.size + 1}`;
+      addresses.add(address);
+      return address;
+    };
+    URL.revokeObjectURL = (address) => void addresses.delete(address);
+  });
   function shown(ringed: readonly Ringed[], chosen: number | null = null) {
-    // What is painted of the photo is not looked at here; jsdom has no canvas.
-    jest.spyOn(HTMLCanvasElement.prototype, 'getContext').mockReturnValue(null);
     const calls = { onChoose: jest.fn(), onPlace: jest.fn(), onKey: jest.fn() };
     const picture = drawn(
       <ScrapPicture
@@ -284,6 +293,17 @@ describe('a scrap’s photo with its finds', () => {
     expect(box(shown([]))).toEqual([0, 0, 100, 60]);
     cleanup();
     expect(box(shown([find(1, 20, 30), find(2, 40, 34)]))).toEqual([0, 19, 100, 26]);
+  });
+
+  test('the cloth lies under all of it at its own size, and its address is given back', async () => {
+    const { all } = shown([find(1, 20, 30)]);
+    const cloth = all('svg > *')[0]!;
+    expect(cloth.tagName).toBe('image');
+    expect(cloth.getAttribute('width')).toBe('100');
+    expect(cloth.getAttribute('height')).toBe('60');
+    await waitFor(() => expect([...addresses]).toEqual([cloth.getAttribute('href')]));
+    cleanup();
+    expect(addresses.size).toBe(0);
   });
 
   test('a click near a find is meant for it; anywhere else it is a place, in millimetres', () => {

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, type KeyboardEvent } from 'react';
+import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { middleOf } from '../../core/eye/middle';
 import type { ShownWindow } from '../workers/shown-window';
 import { ringColour, ringShapes, type Taken } from './find-rings';
@@ -35,7 +35,6 @@ const nearMm = 2.6;
 export function ScrapPicture(props: ScrapPictureProps) {
   const { window, ringed, whiskers = noWhiskers, reference, chosen, label } = props;
   const { onChoose, onPlace, onKey } = props;
-  const canvas = useRef<HTMLCanvasElement>(null);
   const { width, pxPerMm } = window;
   const widthMm = width / pxPerMm;
   const [topPx, shownPx] = useMemo(
@@ -45,13 +44,6 @@ export function ScrapPicture(props: ScrapPictureProps) {
   const size = useMemo(() => ringSize(ringed), [ringed]);
   const heightMm = shownPx / pxPerMm;
   const topMm = topPx / pxPerMm;
-  useEffect(() => {
-    // After the rings are in the page, and not in the same breath: both together are more than a frame.
-    const painting = setTimeout(() =>
-      canvas.current?.getContext('2d')?.drawImage(window.picture, 0, -topPx),
-    );
-    return () => clearTimeout(painting);
-  }, [window, topPx, shownPx]);
   const ring = useRef<SVGGElement>(null);
   // On a phone only a part of it is in sight.
   useEffect(() => {
@@ -62,17 +54,10 @@ export function ScrapPicture(props: ScrapPictureProps) {
   }, [chosen]);
   return (
     <div className="overflow-x-auto">
-      <div className="relative min-w-[40rem]">
-        <canvas
-          ref={canvas}
-          width={width}
-          height={shownPx}
-          className="block w-full rounded-[3px]"
-          aria-hidden
-        />
+      <div className="min-w-[40rem]">
         <svg
           viewBox={`0 ${topMm} ${widthMm} ${heightMm}`}
-          className={`absolute inset-0 size-full focus-visible:outline-3 focus-visible:outline-pencil ${onPlace ? 'cursor-crosshair' : ''}`}
+          className={`block w-full rounded-[3px] focus-visible:outline-3 focus-visible:outline-pencil ${onPlace ? 'cursor-crosshair' : ''}`}
           role={onKey ? 'application' : 'img'}
           aria-label={label}
           tabIndex={onKey && 0}
@@ -87,6 +72,7 @@ export function ScrapPicture(props: ScrapPictureProps) {
             else onPlace?.([x, y]);
           }}
         >
+          <Cloth window={window} />
           {reference && (
             <polyline
               points={reference.map((place) => place.join()).join(' ')}
@@ -155,6 +141,17 @@ export function ScrapPicture(props: ScrapPictureProps) {
       </div>
     </div>
   );
+}
+
+/** The cloth itself, in millimetres. */
+function Cloth({ window: { picture, width, height, pxPerMm } }: { readonly window: ShownWindow }) {
+  const [address, setAddress] = useState<string>();
+  useEffect(() => {
+    const url = URL.createObjectURL(picture);
+    setAddress(url);
+    return () => URL.revokeObjectURL(url);
+  }, [picture]);
+  return <image href={address} width={width / pxPerMm} height={height / pxPerMm} />;
 }
 
 /** So much cloth is shown above and below what was found, mm. */

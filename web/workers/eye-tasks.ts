@@ -1,6 +1,5 @@
 import { expectedOn } from '../../core/eye/expected';
 import type { Face } from '../../core/eye/seen-on';
-import { transfer } from 'comlink';
 import { pictureOf, type Picture } from '../../core/eye/grey';
 import { measurePhoto, windowOf, type MeasuredPhoto } from '../../core/eye/photo';
 import { measureEdge, type LoopedEdge } from '../../core/eye/seen-edge';
@@ -9,7 +8,7 @@ import type { SewingPlan } from '../../core/finish/sewing-plan';
 import { Impossible, type Issue } from '../../core/impossible';
 import type { DialSettings } from '../../core/kit/dial-steps';
 import { setUpOf } from '../../core/plan/set-up-of';
-import { inHundredths } from './in-hundredths';
+import { atMostEvery } from './at-most-every';
 import { shownWindow, type ShownWindow } from './shown-window';
 
 /** What a photo is measured for. */
@@ -46,6 +45,8 @@ export type EyedEdge =
   | { readonly ok: true; readonly photo: ShownEdge }
   | { readonly ok: false; readonly issues: readonly Issue[] };
 
+/** A bar that moves ten times a second moves. */
+const toldEveryMs = 100;
 /** A picture of a phone is made no larger than this, px along its longer side. */
 const longestPx = 4500;
 
@@ -80,7 +81,7 @@ export const eyeTasks = {
     if ('path' in picture) return { ok: false, issues: [picture] };
     try {
       const window = await shownWindow(windowOf(picture));
-      return transfer<LaidFlat>({ ok: true, window }, [window.picture]);
+      return { ok: true, window };
     } catch (error) {
       if (error instanceof Impossible) return { ok: false, issues: error.issues };
       throw error;
@@ -95,7 +96,7 @@ export const eyeTasks = {
       const flat = windowOf(picture);
       const edge = measureEdge(flat);
       const window = await shownWindow(flat);
-      return transfer<EyedEdge>({ ok: true, photo: { window, edge } }, [window.picture]);
+      return { ok: true, photo: { window, edge } };
     } catch (error) {
       if (error instanceof Impossible) return { ok: false, issues: error.issues };
       throw error;
@@ -114,16 +115,14 @@ export const eyeTasks = {
       const expected = expectedOn(face, finish, plan, setUpOf(finish, plan), dials);
       const picture = await readPicture(file);
       if ('path' in picture) return { ok: false, issues: [picture] };
-      const tell = inHundredths(onShare);
+      const tell = atMostEvery(toldEveryMs, onShare);
       const found = measurePhoto(picture, expected, 'a4', (share) => {
         tell(share);
         return true;
       });
       const { isByColour, measured } = found!;
       const window = await shownWindow(found!.window);
-      return transfer<Eyed>({ ok: true, photo: { window, isByColour, measured } }, [
-        window.picture,
-      ]);
+      return { ok: true, photo: { window, isByColour, measured } };
     } catch (error) {
       if (error instanceof Impossible) return { ok: false, issues: error.issues };
       throw error;

@@ -15,7 +15,8 @@ export function LookingAt({
       <p>Looking at {what}…</p>
       {/* A bar of which nobody knows how far it is would look done. */}
       <progress
-        className={`h-3 w-full accent-pencil ${share === null ? 'invisible' : ''}`}
+        aria-label={`Looking at ${what}`}
+        className={`w-full ${share === null ? 'invisible' : ''}`}
         max={1}
         value={share ?? 0}
       />
