@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { useEffect, useMemo, useRef, type KeyboardEvent } from 'react';
 import { middleOf } from '../../core/eye/middle';
 import type { ShownWindow } from '../workers/shown-window';
 import { ringColour, ringShapes, type Taken } from './find-rings';
@@ -145,13 +145,13 @@ export function ScrapPicture(props: ScrapPictureProps) {
 
 /** The cloth itself, in millimetres. */
 function Cloth({ window: { picture, width, height, pxPerMm } }: { readonly window: ShownWindow }) {
-  const [address, setAddress] = useState<string>();
+  const image = useRef<SVGImageElement>(null);
   useEffect(() => {
-    const url = URL.createObjectURL(picture);
-    setAddress(url);
-    return () => URL.revokeObjectURL(url);
+    const address = URL.createObjectURL(picture);
+    image.current!.setAttribute('href', address);
+    return () => URL.revokeObjectURL(address);
   }, [picture]);
-  return <image href={address} width={width / pxPerMm} height={height / pxPerMm} />;
+  return <image ref={image} width={width / pxPerMm} height={height / pxPerMm} />;
 }
 
 /** So much cloth is shown above and below what was found, mm. */
