@@ -35,6 +35,15 @@ test('by mouse: a scrap counted from its photo, a find struck out, one added, al
   const found = await picture.locator('[data-find]').count();
   expect(Math.abs(found - bites)).toBeLessThanOrEqual(1);
   expect(await seriousTroubles(page)).toEqual([]);
+  // Under the rings lies the cloth: a picture that the browser reads, as wide for its height as the card's window.
+  const [wide, high] = await picture.locator('image').evaluate(async (cloth) => {
+    const read = new Image();
+    read.src = cloth.getAttribute('href')!;
+    await read.decode();
+    return [read.naturalWidth, read.naturalHeight] as const;
+  });
+  expect(wide).toBeGreaterThan(900);
+  expect(wide / high).toBeCloseTo(100 / 60, 1);
 
   const numbers = dialog.locator('b.big-number');
   await expect(numbers.first()).toHaveText(String(found));
