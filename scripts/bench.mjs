@@ -340,7 +340,7 @@ row(
 
 await benchShelf({ page, address: server.address, row });
 await benchBook({ browser, row });
-await benchEye({ page, address: server.address, row });
+await benchEye({ browser, address: server.address, row });
 // Last: a minute of a solver beside it would slow whatever else is measured.
 await benchOrder({ address: server.address, row });
 

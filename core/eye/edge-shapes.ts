@@ -77,7 +77,6 @@ const ambients = [0.45, 0.65];
 const hidden = 0.5;
 /** A lamp’s shadow ends softly over such a share of its length. */
 const softShare = 0.3;
-
 const half = (mm: number) => (mm > 0 ? 1 : mm < 0 ? 0 : 0.5);
 
 /** A fold as the quarter of a pipe under a lamp. Source: Lambert’s law. */
@@ -120,6 +119,7 @@ const sharesOf: Readonly<Record<EdgeKind, Readonly<Record<'sharp' | 'dark' | 'ro
  * or round, as a fold is.
  *
  * @param endsMm its parts are asked for so far to both sides of where the picture turns fastest, mm
+ * @param blurs what is blurred, and what its parts are shares of
  */
 export function edgeShapes(
   blurMm: number,

@@ -1,8 +1,8 @@
 import type { ScaledImage } from '../../core/eye/grey';
 
 /**
- * A window laid flat, as a picture in a file: the browser paints that on a thread of its own, where two million loose pixels are
- * copied by the page, and are garbage of it after.
+ * A window laid flat, as a picture in a file: that is unpacked and painted on the browser’s own threads. Loose pixels, two million of
+ * them, are copied on the page’s.
  */
 export interface ShownWindow extends Pick<ScaledImage, 'width' | 'height' | 'pxPerMm'> {
   readonly picture: Blob;
